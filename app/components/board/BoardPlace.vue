@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { placeKindName } from '../../../core/place/kinds'
+import { placeReason } from '../../../core/place/placeReason'
+import type { Factor } from '../../../core/place/scorePlace'
+import { standOffText } from '../../../core/rig/rigReasons'
+import { formatDepth, formatDepthBand, formatPercent, formatSeconds, formatSetting, formatWeight } from '../../../core/units/format'
+import type { RankedPlace } from '../../stores/advice'
+import { placeFacts } from '../../utils/placeFacts'
+
+const props = defineProps<{ ranking: RankedPlace }>()
+defineEmits<{ close: [] }>()
+const session = useSession()
+const waters = useWater()
+const advice = useAdvice()
+
+const place = computed(() => props.ranking.place)
+const rig = computed(() => advice.rigAt(props.ranking))
+const facts = computed(() => placeFacts(place.value, session.units))
+const LABELS: Record<Factor['key'], string> = { depth: 'depth', structure: 'kind', shade: 'shade', wind: 'wind', waves: 'waves', record: 'your log', rest: 'rest' }
+const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.key, label: LABELS[f.key], value: f.value, reason: placeReason(f, session.units) })))
+</script>
+
+<template>
+  <section
+    class="place"
+    :aria-label="place.name"
+    data-test="place-sheet"
+  >
+    <header>
+      <button
+        type="button"
+        class="back"
+        @click="$emit('close')"
+      >
+        ‹ all places
+      </button>
+      <h1>{{ place.name }}</h1>
+      <p class="quiet">
+        {{ placeKindName(place.kind) }} · number {{ ranking.rank }} today · {{ ranking.score.ratePerHour.toFixed(1) }} fish an hour expected
+      </p>
+    </header>
+    <div
+      class="scroll"
+      tabindex="0"
+      role="region"
+      aria-label="About this place"
+    >
+      <dl class="facts">
+        <div
+          v-for="fact in facts"
+          :key="fact.label"
+        >
+          <dt>{{ fact.label }}</dt>
+          <dd>{{ fact.value }}</dd>
+        </div>
+      </dl>
+      <h2>Why number {{ ranking.rank }}</h2>
+      <ul class="factors">
+        <li
+          v-for="f in factors"
+          :key="f.key"
+        >
+          <span class="label">{{ f.label }}</span>
+          <span
+            class="meter"
+            :title="formatPercent(f.value)"
+          ><i :style="{ width: `${f.value * 100}%` }" /></span>
+          <span :class="`tone-${f.reason.tone}`">{{ f.reason.text }}.</span>
+        </li>
+      </ul>
+      <template v-if="rig">
+        <h2>Rig for it</h2>
+        <dl class="rig">
+          <div>
+            <dt>tie on</dt>
+            <dd :class="{ 'tone-careful': rig.weight.choice === null }">
+              {{ formatWeight(rig.tie.massKg, session.units) }}
+            </dd>
+          </div>
+          <div>
+            <dt>count to {{ formatDepth(rig.baitDepthM, session.units) }}</dt>
+            <dd>{{ formatSeconds(rig.tie.fallS) }}</dd>
+          </div>
+          <div>
+            <dt>or float stop</dt>
+            <dd>{{ formatSetting(rig.float.setting.stopLengthM, session.units) }}</dd>
+          </div>
+        </dl>
+        <p>Fish at {{ formatDepthBand(ranking.belief.quantiles.p20, ranking.belief.quantiles.p80, session.units) }}. {{ standOffText(rig.standOff, session.units) }}</p>
+      </template>
+      <p
+        v-else
+        class="tone-careful"
+      >
+        The box you carry has no {{ advice.boxLacks }}: tick some on the rig bench.
+      </p>
+      <p
+        v-if="place.kind === 'dock'"
+        class="quiet"
+      >
+        Private docks: keep off lines, do not hit boats, give way to owners.
+      </p>
+    </div>
+    <footer>
+      <v-btn
+        class="main"
+        size="large"
+        :to="`/water/${waters.water!.id}/rig?place=${place.id}`"
+      >
+        Open on the rig bench
+      </v-btn>
+      <v-btn
+        class="plain"
+        size="large"
+        :to="`/log?place=${place.id}`"
+      >
+        Fish it
+      </v-btn>
+    </footer>
+  </section>
+</template>
+
+<style scoped>
+.place { display: flex; flex-direction: column; height: 100%; min-height: 0; background: var(--sheet); }
+header { padding: 10px 18px; border-bottom: 1px solid var(--rule); }
+.back { font: inherit; font-size: 14.5px; font-weight: 650; background: none; border: 0; color: var(--ink-2); padding: 4px 0; cursor: pointer; text-decoration: underline; text-underline-offset: 3px; }
+.scroll { overflow-y: auto; flex: 1; min-height: 0; padding: 12px 18px; display: flex; flex-direction: column; gap: 12px; font-size: 15px; line-height: 1.4; }
+.facts { display: grid; grid-template-columns: 1fr 1fr; gap: 8px 18px; }
+.facts dt, .rig dt { font-size: 13.5px; color: var(--ink-2); }
+.facts dd { font-size: 16px; font-weight: 650; }
+.factors li { display: grid; grid-template-columns: 62px 56px 1fr; gap: 10px; align-items: start; padding: 6px 0; border-top: 1px solid var(--rule); }
+.label { font-size: 13.5px; color: var(--ink-2); }
+.meter { height: 7px; background: var(--tab); margin-top: 7px; }
+.meter i { display: block; height: 100%; background: var(--mark); }
+.rig { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px; }
+.rig dd { font-size: 22px; font-weight: 750; line-height: 1.2; }
+footer { padding: 12px 18px; display: flex; gap: 10px; border-top: 1px solid var(--rule); }
+footer .main { flex: 1; }
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { formatDepth, type Units } from '../../../core/units/format'
+
+const session = useSession()
+const UNITS: { value: Units, label: string }[] = [{ value: 'us', label: 'feet and ounces' }, { value: 'metric', label: 'metres and grams' }]
+const GROUNDS = [{ value: 'day', label: 'day' }, { value: 'night', label: 'before dawn' }] as const
+const SIDES = [{ value: 'left', label: 'left' }, { value: 'right', label: 'right' }] as const
+const problem = ref<string | null>(null)
+
+async function save(change: Parameters<typeof session.set>[0]) {
+  try {
+    await session.set(change)
+    problem.value = null
+  }
+  catch (error) {
+    problem.value = `Not saved: ${error instanceof Error ? error.message : String(error)}`
+  }
+}
+</script>
+
+<template>
+  <div class="settings">
+    <div>
+      <span class="quiet">figures in</span>
+      <div class="chips">
+        <button
+          v-for="u in UNITS"
+          :key="u.value"
+          type="button"
+          class="chip"
+          :aria-pressed="session.units === u.value"
+          @click="save({ units: u.value })"
+        >
+          {{ u.label }}
+        </button>
+      </div>
+    </div>
+    <div>
+      <span class="quiet">paper for</span>
+      <div class="chips">
+        <button
+          v-for="g in GROUNDS"
+          :key="g.value"
+          type="button"
+          class="chip"
+          :aria-pressed="session.ground === g.value"
+          @click="session.ground = g.value"
+        >
+          {{ g.label }}
+        </button>
+      </div>
+    </div>
+    <div>
+      <span class="quiet">staff on the water</span>
+      <div class="chips">
+        <button
+          v-for="s in SIDES"
+          :key="s.value"
+          type="button"
+          class="chip"
+          :aria-pressed="session.staffSide === s.value"
+          @click="session.staffSide = s.value"
+        >
+          {{ s.label }}
+        </button>
+      </div>
+    </div>
+    <FrameSlider
+      label="highest waves for your boat"
+      :model-value="session.angler?.waveLimitM ?? 0.3"
+      :min="0.1"
+      :max="1.2"
+      :step="0.05"
+      :text="formatDepth(session.angler?.waveLimitM ?? 0.3, session.units)"
+      @update:model-value="save({ waveLimitM: $event })"
+    />
+    <p
+      v-if="session.angler?.demo"
+      class="quiet"
+    >
+      Demo water, demo clock. Waters, places and people are invented.
+    </p>
+    <p
+      v-if="problem"
+      class="tone-now"
+      role="alert"
+    >
+      {{ problem }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.settings { display: flex; flex-direction: column; gap: 14px; }
+</style>

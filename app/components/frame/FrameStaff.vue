@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import { area, curveBasis, scaleLinear } from 'd3'
+import type { DepthBelief } from '../../../core/school/depthBelief'
+import { depthUnit, depthUnitM, formatDepthBand, formatRoundDepth, formatSetting, type Units } from '../../../core/units/format'
+
+const props = defineProps<{
+  /** depth of the whole staff: one scale for a water, wherever it stands */
+  depthM: number
+  units: Units
+  belief?: DepthBelief | null
+  weedM?: number
+  dimM?: number
+  /** bottom and crown of the cover at a place */
+  bottomM?: number
+  coverTopM?: number | null
+  stopM?: number | null
+  /** schools seen: drawn as marks */
+  schools?: { topM: number, bottomM: number }[]
+  fish?: { depthM: number }[]
+}>()
+
+const TOP = 30
+const FOOT = 12
+const WIDTH = 92
+const host = ref<HTMLElement | null>(null)
+const height = ref(600)
+let observer: ResizeObserver | undefined
+onMounted(() => {
+  observer = new ResizeObserver(([entry]) => {
+    height.value = Math.max(160, entry!.contentRect.height)
+  })
+  observer.observe(host.value!)
+})
+onBeforeUnmount(() => observer?.disconnect())
+
+const y = computed(() => scaleLinear([0, props.depthM], [TOP, height.value - FOOT]))
+const ticks = computed(() => {
+  const unitM = depthUnitM(props.units)
+  const count = Math.floor(props.depthM / unitM + 1e-6)
+  const every = props.units === 'us' ? 5 : 1
+  return Array.from({ length: count + 1 }, (_, i) => ({ value: i, depthM: i * unitM, major: i % every === 0, tenth: i % (every * 2) === 0 }))
+})
+const profile = computed(() => {
+  const { belief } = props
+  if (!belief) return ''
+  const peak = Math.max(...belief.density)
+  const bins = Array.from(belief.density, (share, i) => ({ share, depthM: (i + 0.5) * belief.binM }))
+  const shape = area<{ share: number, depthM: number }>().curve(curveBasis)
+    .y(d => y.value(d.depthM)).x0(WIDTH).x1(d => WIDTH - 25 * (d.share / peak))
+  return shape(bins) ?? ''
+})
+const band = computed(() => (props.belief ? { top: props.belief.quantiles.p20, bottom: props.belief.quantiles.p80 } : null))
+const said = computed(() => [
+  `Depth staff from the surface to ${formatRoundDepth(props.depthM, props.units)}.`,
+  band.value ? `Most fish expected at ${formatDepthBand(band.value.top, band.value.bottom, props.units)}.` : '',
+  props.weedM ? `Weed grows to ${formatRoundDepth(props.weedM, props.units)}.` : '',
+  props.stopM ? `Float stop at ${formatSetting(props.stopM, props.units)}.` : '',
+].join(' '))
+/** Stems of the cover between its crown and the bottom. */
+const stems = computed(() => {
+  if (props.bottomM === undefined || props.coverTopM === null || props.coverTopM === undefined || props.coverTopM >= props.bottomM) return []
+  const top = y.value(props.coverTopM)
+  const foot = y.value(props.bottomM)
+  const rise = foot - top
+  return [{ x: 8, t: 0 }, { x: 15, t: 0.22 }, { x: 36, t: 0.1 }, { x: 43, t: 0.36 }].map(({ x, t }) => `M${x},${foot} L${x + 4},${top + t * rise}`)
+})
+</script>
+
+<template>
+  <div
+    ref="host"
+    class="staff"
+    data-test="staff"
+  >
+    <svg
+      :width="WIDTH"
+      :height="height"
+      role="img"
+      :aria-label="said"
+    >
+      <rect
+        v-if="bottomM !== undefined"
+        x="0"
+        :y="y(bottomM)"
+        :width="WIDTH"
+        :height="Math.max(0, height - y(bottomM))"
+        class="ground"
+      />
+      <path
+        v-for="d in stems"
+        :key="d"
+        :d="d"
+        class="stem"
+      />
+      <rect
+        v-if="weedM"
+        :x="WIDTH - 6"
+        :y="y(0)"
+        width="6"
+        :height="y(Math.min(weedM, depthM)) - y(0)"
+        class="weed"
+      />
+      <path
+        :d="profile"
+        class="profile"
+      />
+      <rect
+        v-if="band"
+        :x="WIDTH - 13"
+        :y="y(band.top)"
+        width="13"
+        :height="y(band.bottom) - y(band.top)"
+        class="band"
+        data-test="fish-band"
+      />
+      <g
+        v-for="tick in ticks"
+        :key="tick.value"
+      >
+        <line
+          :x1="tick.major ? (tick.tenth ? WIDTH - 26 : WIDTH - 20) : WIDTH - 10"
+          :x2="WIDTH"
+          :y1="y(tick.depthM)"
+          :y2="y(tick.depthM)"
+          :class="tick.tenth ? 'tick heavy' : 'tick'"
+        />
+        <text
+          v-if="tick.major && tick.value > 0"
+          :x="WIDTH - 30"
+          :y="y(tick.depthM) + 5"
+          :class="tick.tenth ? 'number heavy' : 'number'"
+        >{{ tick.value }}</text>
+      </g>
+      <line
+        x1="0"
+        :x2="WIDTH"
+        :y1="y(0)"
+        :y2="y(0)"
+        class="surface"
+      />
+      <text
+        :x="WIDTH - 30"
+        :y="y(0) - 8"
+        class="number heavy"
+      >{{ depthUnit(units) }}</text>
+      <g v-if="dimM && dimM < depthM">
+        <line
+          x1="4"
+          :x2="WIDTH"
+          :y1="y(dimM)"
+          :y2="y(dimM)"
+          class="dim"
+        />
+        <text
+          x="4"
+          :y="y(dimM) + 14"
+          class="dim-text"
+        >dim</text>
+      </g>
+      <text
+        v-if="weedM"
+        class="along weed-text"
+        :transform="`translate(18 ${y(0) + 8}) rotate(90)`"
+      >weed to {{ formatRoundDepth(weedM, units) }}</text>
+      <text
+        v-if="band && bottomM === undefined"
+        class="along band-text"
+        :transform="`translate(6 ${Math.max(y((band.top + band.bottom) / 2) - 46, y(dimM ?? 0) + 22)}) rotate(90)`"
+      >fish {{ formatDepthBand(band.top, band.bottom, units) }}</text>
+      <g v-if="schools">
+        <line
+          v-for="(s, i) in schools"
+          :key="i"
+          :x1="28"
+          :x2="28"
+          :y1="y(s.topM)"
+          :y2="y(s.bottomM)"
+          class="school"
+        />
+      </g>
+      <g v-if="fish">
+        <circle
+          v-for="(f, i) in fish"
+          :key="i"
+          :cx="24 + (i % 4) * 7"
+          :cy="y(f.depthM) + ((i % 3) - 1) * 3"
+          r="4.5"
+          class="caught"
+        />
+      </g>
+      <g v-if="stopM">
+        <line
+          x1="14"
+          x2="14"
+          :y1="y(0)"
+          :y2="y(stopM)"
+          class="tippet"
+        />
+        <circle
+          cx="14"
+          :cy="y(stopM)"
+          r="5"
+          class="stop"
+        />
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.staff { width: var(--staff-w); height: 100%; min-height: 0; background: var(--sheet); border-right: 1px solid var(--ink); overflow: hidden; }
+svg { display: block; }
+.tick { stroke: var(--ink); stroke-width: 1; }
+.tick.heavy { stroke-width: 2; }
+.number { font-size: 13px; fill: var(--ink); text-anchor: end; }
+.number.heavy { font-size: 15px; font-weight: 700; }
+.surface { stroke: var(--ink); stroke-width: 2.5; }
+.band { fill: var(--now); }
+.profile { fill: var(--now); opacity: 0.28; }
+.weed { fill: var(--kept); opacity: 0.7; }
+.dim { stroke: var(--careful); stroke-width: 1.5; stroke-dasharray: 2 4; }
+.dim-text { font-size: 13px; fill: var(--careful); font-weight: 650; }
+.along { font-size: 14px; font-weight: 700; }
+.weed-text { fill: var(--kept); }
+.band-text { fill: var(--now); }
+.ground { fill: var(--sand); }
+.stem { stroke: var(--kept); stroke-width: 3; opacity: 0.55; fill: none; }
+.school { stroke: var(--mark); stroke-width: 5; opacity: 0.85; }
+.caught { fill: var(--mark); }
+.tippet { stroke: var(--ink); stroke-width: 1.2; stroke-dasharray: 1 3; }
+.stop { fill: var(--sheet); stroke: var(--ink); stroke-width: 2.2; }
+</style>

@@ -1,0 +1,100 @@
+import { defineStore } from 'pinia'
+import { scorePlace, type PlaceScore } from '../../core/place/scorePlace'
+import { placeReasons, type Reason } from '../../core/place/placeReason'
+import type { Place } from '../../core/place/kinds'
+import { missingFromBox, rigFor, type RigAdvice, type RigOptions } from '../../core/rig/rigFor'
+import { depthBelief, type DepthBelief, type LoggedDepth } from '../../core/school/depthBelief'
+import { phaseProbabilities } from '../../core/season/phaseProbabilities'
+import { lightActivity, shadowStrength } from '../../core/season/sun'
+import { depthAt, effectiveFetch } from '../../core/water/depthGrid'
+import { lightAtDepth, depthOfLight, maxPlantDepth } from '../../core/water/light'
+import { waveHeight } from '../../core/water/waveHeight'
+import { useConditions } from './conditions'
+import { useSession } from './session'
+import { useTackle } from './tackle'
+import { useWater } from './water'
+
+const DAY_MS = 86_400_000
+/** Below this share of the surface light a bait is a dim shape. */
+const DIM_SHARE = 0.05
+
+export interface RankedPlace {
+  place: Place
+  rank: number
+  score: PlaceScore
+  reasons: Reason[]
+  belief: DepthBelief
+  fetchM: number
+  waveM: number
+}
+
+/** What core says about the conditions on show: phases, depths, ranked places, light. Only wiring; no figure is made here. */
+export const useAdvice = defineStore('advice', () => {
+  const conditions = useConditions()
+  const waters = useWater()
+  const session = useSession()
+  const tackle = useTackle()
+
+  const phases = computed(() => phaseProbabilities({
+    waterC: conditions.now.waterC,
+    trendCPerWeek: conditions.now.trendCPerWeek,
+    dayOfYear: conditions.local.ordinal,
+    latDeg: waters.water?.latDeg ?? 45,
+  }))
+  const phase = computed(() => phases.value[0]!.phase)
+
+  const logged = computed<LoggedDepth[]>(() => waters.record.schools.map(s => ({
+    ...s, ageDays: Math.max(0, (conditions.atMs - Date.parse(s.at)) / DAY_MS),
+  })))
+
+  function beliefIn(waterDepthM: number): DepthBelief {
+    const { waterC, secchiM, hour, windMS, trendCPerWeek } = conditions.now
+    return depthBelief({ phases: phases.value, waterDepthM, waterC, secchiM, hour, windMS, trendCPerWeek, logged: logged.value })
+  }
+  const belief = computed(() => (waters.deepestM > 0 ? beliefIn(waters.deepestM) : null))
+
+  const weedM = computed(() => maxPlantDepth({ secchiM: conditions.now.secchiM }).depthM)
+  const dimM = computed(() => depthOfLight({ secchiM: conditions.now.secchiM, share: DIM_SHARE }).depthM)
+  const lightAt = (depthM: number) => lightAtDepth({ secchiM: conditions.now.secchiM, depthM }).share
+
+  const ranked = computed<RankedPlace[]>(() => {
+    const { grid, frame } = waters
+    if (!grid || !frame) return []
+    const { windMS, windFromDeg, sky } = conditions.now
+    const { altitudeDeg } = conditions.sun
+    return waters.places.map((place) => {
+      const at = frame.toLocal(place.lonDeg, place.latDeg)
+      const fetchM = effectiveFetch({ grid, ...at, windFromDeg })
+      const depthM = depthAt({ grid, ...at })
+      const waveM = waveHeight({ windMS, fetchM, depthM: Number.isNaN(depthM) ? place.attributes.bottomDepthM : Math.max(0.3, depthM) }).heightM
+      const own = waters.record.places[place.id]
+      const placeBelief = beliefIn(place.attributes.bottomDepthM)
+      const score = scorePlace({
+        // Depth is judged against the whole lake's belief: fish that should be deeper than a place are not at it.
+        place, phases: phases.value, belief: belief.value!, windMS, fetchM, waveM,
+        waveLimitM: session.angler?.waveLimitM ?? 0.3,
+        shadow: shadowStrength({ altitudeDeg, sky }),
+        activity: lightActivity({ altitudeDeg, sky }),
+        record: {
+          catches: own?.catches ?? 0, effortHours: own?.effortHours ?? 0, visits: own?.visits ?? 0,
+          restDays: own?.lastVisitAt ? Math.max(0, (conditions.atMs - Date.parse(own.lastVisitAt)) / DAY_MS) : null,
+        },
+      })
+      return { place, score, belief: placeBelief, fetchM, waveM, reasons: placeReasons(score, session.units), rank: 0 }
+    }).sort((a, b) => b.score.ratePerHour - a.score.ratePerHour).map((r, i) => ({ ...r, rank: i + 1 }))
+  })
+  const rankedById = (id: string | null) => ranked.value.find(r => r.place.id === id) ?? null
+
+  const boxLacks = computed(() => missingFromBox(tackle.box))
+
+  /** A rig for a place; null while the box cannot make one. */
+  function rigAt(ranking: RankedPlace, wish?: RigOptions['wish']): RigAdvice | null {
+    if (boxLacks.value) return null
+    return rigFor({
+      place: ranking.place, belief: ranking.belief, phase: phase.value, box: tackle.box, wish,
+      waterC: conditions.now.waterC, secchiM: conditions.now.secchiM, windMS: conditions.now.windMS,
+    })
+  }
+
+  return { phases, phase, belief, weedM, dimM, lightAt, ranked, rankedById, boxLacks, rigAt }
+})

@@ -1,0 +1,45 @@
+import { defineStore } from 'pinia'
+import type { Angler } from '../../shared/angler'
+import { api } from '../utils/api'
+
+const TICK_MS = 10_000
+const NIGHT_KEY = 'remous-ground'
+const SIDE_KEY = 'remous-staff-side'
+
+/** Who is fishing, in which units, and what time it is (the server's clock, or the demo's). */
+export const useSession = defineStore('session', () => {
+  const angler = ref<Angler | null>(null)
+  const offsetMs = ref(0)
+  const nowMs = ref(0)
+  const ground = ref<'day' | 'night'>(localStorage.getItem(NIGHT_KEY) === 'night' ? 'night' : 'day')
+  const staffSide = ref<'left' | 'right'>(localStorage.getItem(SIDE_KEY) === 'right' ? 'right' : 'left')
+  const units = computed(() => angler.value?.units ?? 'us')
+
+  /** The one place where the app reads the machine's clock. */
+  function instant(): number {
+    return Date.now() + offsetMs.value
+  }
+
+  function tick() {
+    nowMs.value = instant()
+  }
+
+  async function load() {
+    if (angler.value) return
+    const me = await api<Angler>('me')
+    offsetMs.value = Date.parse(me.now) - Date.now()
+    angler.value = me
+    tick()
+    setInterval(tick, TICK_MS)
+  }
+
+  async function set(change: Partial<Pick<Angler, 'units' | 'waveLimitM'>>) {
+    const saved = await api<Pick<Angler, 'units' | 'waveLimitM'>>('me', { method: 'PATCH', body: change })
+    if (angler.value) angler.value = { ...angler.value, ...saved }
+  }
+
+  watch(ground, value => localStorage.setItem(NIGHT_KEY, value))
+  watch(staffSide, value => localStorage.setItem(SIDE_KEY, value))
+
+  return { angler, units, nowMs, ground, staffSide, load, set, instant }
+})

@@ -1,0 +1,43 @@
+import { defineStore } from 'pinia'
+import type { Box } from '../../core/rig/rigFor'
+import type { TackleItem, TackleKind } from '../../shared/tackle'
+import { api } from '../utils/api'
+
+/** The angler's box. */
+export const useTackle = defineStore('tackle', () => {
+  const items = ref<TackleItem[]>([])
+  const loaded = ref(false)
+
+  async function load() {
+    if (loaded.value) return
+    items.value = await api<TackleItem[]>('tackle')
+    loaded.value = true
+  }
+
+  function of<K extends TackleKind>(kind: K) {
+    return items.value.filter((item): item is Extract<TackleItem, { kind: K }> => item.kind === kind)
+  }
+  const carried = <K extends TackleKind>(kind: K) => of(kind).filter(item => item.carried)
+
+  async function carry(id: string, carriedNow: boolean) {
+    const saved = await api<TackleItem>(`tackle/${id}`, { method: 'PATCH', body: { carried: carriedNow } })
+    items.value = items.value.map(item => (item.id === id ? saved : item))
+  }
+
+  const leadHeads = computed(() => of('head').filter(h => h.attributes.metal === 'lead').sort((a, b) => a.attributes.massKg - b.attributes.massKg))
+  const bodies = computed(() => of('body').sort((a, b) => a.attributes.lengthM - b.attributes.lengthM))
+  const lines = computed(() => of('line').sort((a, b) => a.attributes.testKg - b.attributes.testKg))
+
+  /** What goes along today, as the rig advice reads it. */
+  const box = computed<Box>(() => ({
+    heads: leadHeads.value.filter(h => h.carried).map(h => h.attributes),
+    bodies: carried('body').map(b => ({ id: b.id, lengthM: b.attributes.lengthM, depthM: b.attributes.depthM })),
+    lines: carried('line').map(l => ({ id: l.id, diameterM: l.attributes.diameterM, testKg: l.attributes.testKg })),
+    floats: carried('float').map(f => ({ id: f.id, volumeM3: f.attributes.volumeM3, massKg: f.attributes.massKg })),
+    shotsKg: carried('shot').map(s => s.attributes.massKg),
+  }))
+
+  const byId = (id: string) => items.value.find(item => item.id === id)
+
+  return { items, loaded, load, of, carry, leadHeads, bodies, lines, box, byId }
+})

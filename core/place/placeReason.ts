@@ -1,0 +1,71 @@
+import { formatDepth, formatDepthBand, formatDistance, formatMinutes, type Units } from '../units/format'
+import { phaseName } from '../season/phases'
+import { placeKindName } from './kinds'
+import type { Factor, PlaceScore } from './scorePlace'
+
+export interface Reason {
+  key: Factor['key']
+  text: string
+  tone: 'for' | 'against' | 'careful'
+}
+
+/** One factor of a place's score, said as a person would. */
+export function placeReason(factor: Factor, units: Units): Reason {
+  switch (factor.key) {
+    case 'depth': return depthReason(factor, units)
+    case 'structure': {
+      const kind = placeKindName(factor.kind)
+      if (factor.value >= 0.75) return say('for', factor, `${capital(kind)} is what they use in ${phaseName(factor.phase)}`)
+      if (factor.value >= 0.5) return say('for', factor, `${capital(kind)} holds some of them in ${phaseName(factor.phase)}`)
+      return say('against', factor, `${capital(kind)} draws few of them in ${phaseName(factor.phase)}`)
+    }
+    case 'shade': return shadeReason(factor)
+    case 'wind':
+      if (factor.blownInto) return say('for', factor, `Wind blows in over ${formatDistance(factor.fetchM, units)} of open water and packs them`)
+      return say('for', factor, factor.windMS < 1.5 ? 'Calm: they spread along the whole edge' : 'In the lee: easy to hold on, less to bunch them')
+    case 'waves':
+      if (factor.over) return say('careful', factor, `Waves of ${formatDepth(factor.waveM, units)}, over your limit of ${formatDepth(factor.limitM, units)}`)
+      if (factor.value < 1) return say('careful', factor, `Waves of ${formatDepth(factor.waveM, units)}, near your limit`)
+      return say('for', factor, 'Water flat enough to hold the boat')
+    case 'record':
+      if (factor.ratePerHour === null) return say('against', factor, 'Nothing logged here yet')
+      return say(factor.value >= 0.7 ? 'for' : 'against', factor,
+        `${factor.catches} fish logged here in ${formatMinutes(factor.effortHours * 60)}`)
+    case 'rest':
+      if (factor.restDays === null) return say('for', factor, 'Not fished yet this season')
+      if (factor.restDays < 1) return say('against', factor, 'Fished today: let it refill')
+      return say(factor.restDays < 3 ? 'against' : 'for', factor, `Rested ${Math.floor(factor.restDays)} ${factor.restDays < 2 ? 'day' : 'days'}`)
+  }
+}
+
+function depthReason(f: Extract<Factor, { key: 'depth' }>, units: Units): Reason {
+  const fish = formatDepthBand(f.fishTopM, f.fishBottomM, units)
+  const inTen = Math.round(f.share * 10)
+  if (f.topM > f.fishTopM && f.topM <= f.fishBottomM + 0.3 && inTen >= 5) {
+    return say('for', f, `Top at ${formatDepth(f.topM, units)}, right in the band of ${fish}`)
+  }
+  if (inTen >= 5) return say('for', f, `Covers the band of ${fish} down to ${formatDepth(f.bottomM, units)}`)
+  if (f.topM > f.fishBottomM) return say('against', f, `Top at ${formatDepth(f.topM, units)}: most should hang above it, at ${fish}`)
+  if (f.bottomM < f.fishTopM + 0.3) return say('against', f, `Only ${formatDepth(f.bottomM, units)} deep; they should be at ${fish}`)
+  return say('against', f, `Reaches ${inTen <= 1 ? 'few' : `${inTen} in ten`} of them: they should be at ${fish}`)
+}
+
+function shadeReason(f: Extract<Factor, { key: 'shade' }>): Reason {
+  if (f.deckAreaM2 === null) return say('for', f, f.shadow > 0.5 ? 'Sun holds them tight to the cover' : 'Little sun: they roam around the cover')
+  if (f.shadow < 0.3) return say('against', f, 'Hardly any shade on the water at this hour')
+  return f.value >= 0.7
+    ? say('for', f, `${f.roofed ? 'A roof and deck throw' : 'The deck throws'} good shade now`)
+    : say('against', f, 'A small deck: little shade to hold them')
+}
+
+/** The two or three reasons that moved the score most, as one line; a caution always comes along. */
+export function placeReasons({ factors }: PlaceScore, units: Units): Reason[] {
+  const all = factors.map(f => placeReason(f, units))
+  const cautions = all.filter(r => r.tone === 'careful')
+  const depth = all.filter(r => r.key === 'depth')
+  const rest = all.filter(r => r.tone !== 'careful' && r.key !== 'depth' && r.key !== 'waves')
+  return [...depth, ...rest.slice(0, 2), ...cautions]
+}
+
+const say = (tone: Reason['tone'], factor: Factor, text: string): Reason => ({ key: factor.key, text, tone })
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

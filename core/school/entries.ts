@@ -1,0 +1,59 @@
+import type { Species } from '../fish/species'
+import type { Sky } from '../season/sky'
+
+export const TIGHTNESS = ['loose', 'clustered', 'tight'] as const
+/** How close together the marks of a school lie. */
+export type Tightness = (typeof TIGHTNESS)[number]
+export const FATES = ['kept', 'released'] as const
+export type Fate = (typeof FATES)[number]
+export const SIGNS = ['look', 'follow', 'tap'] as const
+/** look: came and turned away; follow: trailed it; tap: felt and missed. */
+export type Sign = (typeof SIGNS)[number]
+export const RIG_FAMILIES = ['castJig', 'slipFloat'] as const
+export type RigFamily = (typeof RIG_FAMILIES)[number]
+
+/** Body of each kind of journal entry; SI units; null where a figure was not given. */
+export interface EntryBodies {
+  /** the day begins on a water */
+  start: { waterId: string }
+  /** at a place (null: none of the known ones) */
+  arrive: { placeId: string | null }
+  school: { placeId: string | null, topM: number, bottomM: number, waterDepthM: number, tightness: Tightness }
+  rig: { family: RigFamily, headKg: number, bodyLengthM: number, bodyName: string, lineDiameterM: number, stopM: number | null }
+  /** effort spent, ending at the entry's time; counts are those not tapped one by one */
+  stretch: { schoolId: string | null, minutes: number, presentations: number, looks: number, follows: number, taps: number }
+  /** one tap on the pad */
+  sign: { schoolId: string | null, sign: Sign }
+  fish: { schoolId: string | null, species: Species | null, lengthM: number | null, fate: Fate | null, depthM: number | null }
+  /** a reading taken on the water */
+  conditions: { waterC: number | null, secchiM: number | null, windMS: number | null, windFromDeg: number | null, sky: Sky | null }
+  note: { text: string }
+  /** left the place */
+  move: Record<string, never>
+  /** the day ends */
+  end: Record<string, never>
+  /** takes another entry back; undoing an undo restores it */
+  undo: { entryId: string }
+  /** replaces the body of an entry of the named kind */
+  amend: { entryId: string, body: { kind: AmendableKind, body: EntryBodies[AmendableKind] } }
+}
+export type EntryKind = keyof EntryBodies
+export const AMENDABLE = ['school', 'rig', 'stretch', 'fish', 'conditions', 'note'] as const
+export type AmendableKind = (typeof AMENDABLE)[number]
+
+/** One line of the journal: append-only, its id (UUIDv7) made on the device. */
+export type Entry<K extends EntryKind = EntryKind> = {
+  [P in K]: {
+    id: string
+    tripId: string
+    /** UTC instant, ISO 8601 with milliseconds */
+    at: string
+    kind: P
+    body: EntryBodies[P]
+  }
+}[K]
+
+/** Order of the journal: by time, then id, so that every device reads it alike. */
+export function byTime(a: { at: string, id: string }, b: { at: string, id: string }): number {
+  return a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0
+}

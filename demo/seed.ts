@@ -1,0 +1,70 @@
+import { pathToFileURL } from 'node:url'
+import { resolve } from 'node:path'
+import { seededRandom } from '../core/numeric/random'
+import { depthAreas } from '../core/water/contourLines'
+import { localFrame } from '../core/water/localFrame'
+import { migrateDb, openDb, type Db } from '../server/db/open'
+import { places as placeTable, tackle, waters } from '../server/db/schema'
+import { requireLocalAngler } from '../server/services/anglers'
+import { setDemoStart } from '../server/services/clock'
+import { appendEntries } from '../server/services/journal'
+import { listWaters, setGrid } from '../server/services/waters'
+import { check } from '../shared/validate'
+import { journalBatchSchema } from '../shared/journal'
+import { placeSchema } from '../shared/places'
+import { tackleSchema } from '../shared/tackle'
+import { pastTrips } from '../sim/pastTrips'
+import { idMaker } from './ids'
+import { PELLOWICK_ORIGIN, pellowickGrid } from './pellowick'
+import { pellowickPlaces } from './places'
+import { starterTackle } from './tackle'
+
+export const DEMO_ZONE = 'America/Chicago'
+export const DEMO_MORNING = '2026-04-24T06:40:00.000-05:00'
+const SEED = 20260424
+
+/** Puts the demo water, its places, a tackle box and a few past trips into a database that has no water yet. */
+export function seedDemo(db: Db): 'seeded' | 'kept' {
+  const angler = requireLocalAngler(db)
+  if (listWaters(db, angler.id).length > 0) return 'kept'
+  const morningMs = Date.parse(DEMO_MORNING)
+  const random = seededRandom(SEED)
+  const makeId = idMaker(random)
+  const newId = () => makeId(morningMs - 30 * 86_400_000)
+
+  const grid = pellowickGrid()
+  const waterId = newId()
+  const placeList = pellowickPlaces(grid, newId)
+  const box = starterTackle(newId)
+  const frame = localFrame(PELLOWICK_ORIGIN)
+  const outline = depthAreas({ grid, levelsM: [0] })[0]!.polygons[0]!
+  const coordinates = outline.map(ring => ring.map(([x, y]): [number, number] => {
+    const { lonDeg, latDeg } = frame.toLonLat(x, y)
+    return [Number(lonDeg.toFixed(6)), Number(latDeg.toFixed(6))]
+  }))
+
+  const entries = pastTrips({ waterId, zone: DEMO_ZONE, places: placeList, morning: DEMO_MORNING, random, newId: makeId })
+  // One transaction on the one connection: a seed that is cut off leaves nothing behind.
+  db.transaction(() => {
+    db.insert(waters).values({ id: waterId, ownerId: angler.id, name: 'Pellowick Reservoir', zone: DEMO_ZONE, ...PELLOWICK_ORIGIN, shoreline: { type: 'Polygon', coordinates } }).run()
+    for (const place of placeList) db.insert(placeTable).values({ ...requireValid(placeSchema, place), ownerId: angler.id, waterId }).run()
+    for (const item of box) db.insert(tackle).values({ ...requireValid(tackleSchema, item), ownerId: angler.id }).run()
+    setGrid(db, waterId, grid)
+    appendEntries(db, angler.id, requireValid(journalBatchSchema, { entries }).entries)
+    setDemoStart(db, new Date(morningMs).toISOString())
+  })
+  return 'seeded'
+}
+
+function requireValid<T>(schema: Parameters<typeof check<T>>[0], value: unknown): T {
+  const result = check(schema, value)
+  if (!result.ok) throw new Error(`the demo data is not valid: ${result.error.field}: ${result.error.message}`)
+  return result.value
+}
+
+if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) {
+  const file = resolve(process.env.DB_FILE ?? '.data/demo.db')
+  const db = openDb(file)
+  migrateDb(db, resolve('server/db/migrations'))
+  console.log(seedDemo(db) === 'seeded' ? `Demo water written to ${file}` : `Kept the log that is in ${file}`)
+}

@@ -1,0 +1,43 @@
+import { cp } from 'node:fs/promises'
+import { night, day } from './app/theme'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  // The journal lives on the device: see docs/decisions/rendering.md
+  ssr: false,
+  devtools: { enabled: false },
+  telemetry: false,
+  modules: ['vuetify-nuxt-module', '@pinia/nuxt', '@nuxt/eslint'],
+  css: ['@fontsource-variable/atkinson-hyperlegible-next/index.css', '~/assets/main.css'],
+  app: {
+    head: {
+      title: 'Remous',
+      htmlAttrs: { lang: 'en' },
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  vuetify: {
+    moduleOptions: { styles: true },
+    vuetifyOptions: {
+      icons: { defaultSet: 'mdi-svg' },
+      theme: { defaultTheme: 'day', themes: { day, night } },
+      defaults: {
+        VBtn: { variant: 'flat', ripple: false, rounded: 'lg' },
+        VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
+        VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
+        VSlider: { hideDetails: true, color: 'primary', trackSize: 3, thumbSize: 22 },
+      },
+    },
+  },
+  nitro: {
+    compressPublicAssets: { gzip: true, brotli: true },
+    hooks: {
+      async compiled(nitro) {
+        await cp('server/db/migrations', `${nitro.options.output.serverDir}/migrations`, { recursive: true })
+      },
+    },
+  },
+  typescript: { strict: true },
+  eslint: { config: { stylistic: true } },
+})

@@ -1,0 +1,3 @@
+import { listTackle } from '../../services/tackle'
+
+export default route(({ db, angler }) => listTackle(db, angler.id))

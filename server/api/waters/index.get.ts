@@ -1,0 +1,3 @@
+import { listWaters } from '../../services/waters'
+
+export default route(({ db, angler }) => listWaters(db, angler.id))

@@ -1,0 +1,129 @@
+import { index, integer, real, sqliteTable, text, blob, primaryKey } from 'drizzle-orm/sqlite-core'
+import type { PlaceAttributes, PlaceKind } from '../../core/place/kinds'
+import type { EntryBodies, EntryKind, Fate, Tightness } from '../../core/school/entries'
+import type { Species } from '../../core/fish/species'
+import type { TackleAttributes, TackleKind } from '../../shared/tackle'
+import type { Units } from '../../core/units/format'
+import type { Water } from '../../shared/waters'
+
+export const anglers = sqliteTable('anglers', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  units: text().$type<Units>().notNull(),
+  waveLimitM: real().notNull(),
+})
+
+const owner = () => text().notNull().references(() => anglers.id)
+
+export const waters = sqliteTable('waters', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  name: text().notNull(),
+  zone: text().notNull(),
+  lonDeg: real().notNull(),
+  latDeg: real().notNull(),
+  shoreline: text({ mode: 'json' }).$type<Water['shoreline']>().notNull(),
+})
+
+/** Depth grid of a water: `encodeDepthGrid`'s bytes, gzipped; the tag is a hash of the bytes before that. */
+export const grids = sqliteTable('grids', {
+  waterId: text().primaryKey().references(() => waters.id),
+  tag: text().notNull(),
+  bytes: blob({ mode: 'buffer' }).notNull(),
+})
+
+export const places = sqliteTable('places', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  waterId: text().notNull().references(() => waters.id),
+  name: text().notNull(),
+  kind: text().$type<PlaceKind>().notNull(),
+  lonDeg: real().notNull(),
+  latDeg: real().notNull(),
+  attributes: text({ mode: 'json' }).$type<PlaceAttributes[PlaceKind]>().notNull(),
+}, table => [index('places_by_water').on(table.ownerId, table.waterId)])
+
+export const tackle = sqliteTable('tackle', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  kind: text().$type<TackleKind>().notNull(),
+  name: text().notNull(),
+  carried: integer({ mode: 'boolean' }).notNull(),
+  attributes: text({ mode: 'json' }).$type<TackleAttributes[TackleKind]>().notNull(),
+}, table => [index('tackle_by_owner').on(table.ownerId)])
+
+/** The journal itself: append-only. Everything below it can be made again from it. */
+export const entries = sqliteTable('entries', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  tripId: text().notNull(),
+  at: text().notNull(),
+  kind: text().$type<EntryKind>().notNull(),
+  body: text({ mode: 'json' }).$type<EntryBodies[EntryKind]>().notNull(),
+}, table => [index('entries_by_trip').on(table.ownerId, table.tripId)])
+
+/** Read table: a trip as the journal stands. */
+export const trips = sqliteTable('trips', {
+  id: text().notNull(),
+  ownerId: owner(),
+  waterId: text().notNull().references(() => waters.id),
+  startedAt: text().notNull(),
+  endedAt: text(),
+}, table => [primaryKey({ columns: [table.ownerId, table.id] })])
+
+/** Read table: visits to places. */
+export const visits = sqliteTable('visits', {
+  ownerId: owner(),
+  tripId: text().notNull(),
+  placeId: text(),
+  arrivedAt: text().notNull(),
+  leftAt: text(),
+  minutes: real().notNull(),
+  fish: integer().notNull(),
+}, table => [index('visits_by_trip').on(table.ownerId, table.tripId)])
+
+/** Read table: schools. */
+export const schools = sqliteTable('schools', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  tripId: text().notNull(),
+  placeId: text(),
+  at: text().notNull(),
+  topM: real().notNull(),
+  bottomM: real().notNull(),
+  waterDepthM: real().notNull(),
+  tightness: text().$type<Tightness>().notNull(),
+  waterC: real(),
+  secchiM: real(),
+  minutes: real().notNull(),
+  presentations: integer().notNull(),
+}, table => [index('schools_by_trip').on(table.ownerId, table.tripId)])
+
+/** Read table: fish. */
+export const fish = sqliteTable('fish', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  tripId: text().notNull(),
+  schoolId: text(),
+  placeId: text(),
+  at: text().notNull(),
+  species: text().$type<Species>(),
+  lengthM: real(),
+  fate: text().$type<Fate>(),
+  depthM: real(),
+}, table => [index('fish_by_trip').on(table.ownerId, table.tripId)])
+
+/** Read table: readings of the water's state. */
+export const readings = sqliteTable('readings', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  tripId: text().notNull(),
+  waterId: text().notNull().references(() => waters.id),
+  at: text().notNull(),
+  body: text({ mode: 'json' }).$type<EntryBodies['conditions']>().notNull(),
+}, table => [index('readings_by_water').on(table.ownerId, table.waterId), index('readings_by_trip').on(table.ownerId, table.tripId)])
+
+export const settings = sqliteTable('settings', {
+  key: text().primaryKey(),
+  value: text().notNull(),
+})

@@ -1,0 +1,75 @@
+import { defineEventHandler, getHeader, getRouterParam, setResponseHeader, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
+import type Joi from 'joi'
+import { check, type FieldError } from '../../shared/validate'
+import { requireLocalAngler, type AnglerRow } from '../services/anglers'
+import { Fault } from '../services/fault'
+import type { Db } from '../db/open'
+import { useDb } from './database'
+
+const MOST_BYTES = 1_048_576
+
+export interface RouteContext {
+  event: H3Event<EventHandlerRequest>
+  db: Db
+  angler: AnglerRow
+}
+
+/** A route: the handler gets the database and the angler; every error leaves as `{ error: { field?, message } }`. */
+export function route<T>(handler: (context: RouteContext) => T | Promise<T>) {
+  return defineEventHandler(async (event): Promise<Awaited<T> | { error: FieldError }> => {
+    try {
+      const db = useDb()
+      return await handler({ event, db, angler: requireLocalAngler(db) })
+    }
+    catch (error) {
+      if (error instanceof Fault) {
+        setResponseStatus(event, error.status)
+        return { error: error.field === undefined ? { message: error.message } : { field: error.field, message: error.message } }
+      }
+      console.error(`${event.method} ${event.path} failed`, error)
+      setResponseStatus(event, 500)
+      return { error: { message: 'something went wrong on the server; nothing was changed' } }
+    }
+  })
+}
+
+/**
+ * The request's JSON body, checked.
+ * @throws Fault 415 for another content type, 413 over 1 MB, 400 when it is not JSON, 422 when a field is wrong
+ */
+export async function readJson<T>(event: H3Event, schema: Joi.Schema<T>): Promise<T> {
+  const type = getHeader(event, 'content-type') ?? ''
+  if (!/^application\/json\b/i.test(type)) throw new Fault(415, { message: `the body must be application/json, not ${type === '' ? 'nothing' : type}` })
+  const text = await readText(event)
+  let input: unknown
+  try {
+    input = JSON.parse(text)
+  }
+  catch (cause) {
+    throw new Fault(400, { message: `the body is not JSON: ${cause instanceof Error ? cause.message : String(cause)}` })
+  }
+  const result = check(schema, input)
+  if (!result.ok) throw new Fault(422, result.error)
+  return result.value
+}
+
+/** Reads at most 1 MB; the length the sender claims is not trusted. */
+async function readText(event: H3Event): Promise<string> {
+  const chunks: Buffer[] = []
+  let bytes = 0
+  for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
+    bytes += chunk.length
+    if (bytes > MOST_BYTES) {
+      // The rest is not read: the connection ends with the answer.
+      setResponseHeader(event, 'Connection', 'close')
+      throw new Fault(413, { message: `the body is over ${MOST_BYTES} bytes` })
+    }
+    chunks.push(chunk)
+  }
+  return Buffer.concat(chunks).toString('utf8')
+}
+
+/** A path parameter; the router has made sure that it is there. */
+export function pathId(event: H3Event, name = 'id'): string {
+  return getRouterParam(event, name, { decode: true }) ?? ''
+}

@@ -1,0 +1,44 @@
+import type { LoggedDepth } from '../core/school/depthBelief'
+import type { PlaceRecord } from '../core/place/scorePlace'
+import type { EntryBodies } from '../core/school/entries'
+
+export interface WaterSummary {
+  id: string
+  name: string
+}
+
+export interface Water extends WaterSummary {
+  /** IANA zone of the water's days */
+  zone: string
+  /** origin of the local metric frame */
+  lonDeg: number
+  latDeg: number
+  /** shoreline with islands as holes, WGS 84 */
+  shoreline: { type: 'Polygon', coordinates: [number, number][][] }
+  /** version tag of its depth grid */
+  gridTag: string
+}
+
+/** A school as the record keeps it: hours are of the water's own day. */
+export interface RecordedSchool extends Omit<LoggedDepth, 'ageDays'> {
+  at: string
+  placeId: string | null
+}
+
+export interface WaterRecord {
+  readings: { at: string, body: EntryBodies['conditions'] }[]
+  /** by place id; restDays is left to the reader, who knows the hour asked about */
+  places: Record<string, Omit<PlaceRecord, 'restDays'> & { lastVisitAt: string | null }>
+  schools: RecordedSchool[]
+}
+
+export interface TripSummary {
+  id: string
+  waterId: string
+  waterName: string
+  startedAt: string
+  endedAt: string | null
+  schools: number
+  fish: number
+  kept: number
+}
