@@ -2,13 +2,10 @@ import { cp } from 'node:fs/promises'
 import { night, day } from './app/theme'
 
 export default defineNuxtConfig({
-  compatibilityDate: '2026-01-01',
+  modules: ['vuetify-nuxt-module', '@pinia/nuxt', '@nuxt/eslint'],
   // The journal lives on the device: see docs/decisions/rendering.md
   ssr: false,
   devtools: { enabled: false },
-  telemetry: false,
-  modules: ['vuetify-nuxt-module', '@pinia/nuxt', '@nuxt/eslint'],
-  css: ['@fontsource-variable/atkinson-hyperlegible-next/index.css', '~/assets/main.css'],
   app: {
     head: {
       title: 'Remous',
@@ -17,6 +14,19 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
+  css: ['@fontsource-variable/atkinson-hyperlegible-next/index.css', '~/assets/main.css'],
+  compatibilityDate: '2026-01-01',
+  nitro: {
+    compressPublicAssets: { gzip: true, brotli: true },
+    hooks: {
+      async compiled(nitro) {
+        await cp('server/db/migrations', `${nitro.options.output.serverDir}/migrations`, { recursive: true })
+      },
+    },
+  },
+  typescript: { strict: true },
+  telemetry: false,
+  eslint: { config: { stylistic: true } },
   vuetify: {
     moduleOptions: { styles: true },
     vuetifyOptions: {
@@ -30,14 +40,4 @@ export default defineNuxtConfig({
       },
     },
   },
-  nitro: {
-    compressPublicAssets: { gzip: true, brotli: true },
-    hooks: {
-      async compiled(nitro) {
-        await cp('server/db/migrations', `${nitro.options.output.serverDir}/migrations`, { recursive: true })
-      },
-    },
-  },
-  typescript: { strict: true },
-  eslint: { config: { stylistic: true } },
 })

@@ -1,4 +1,4 @@
-import Joi from 'joi'
+import type Joi from 'joi'
 
 export interface FieldError {
   /** path of the field, such as "entries[2].body.topM"; absent when the whole is wrong */

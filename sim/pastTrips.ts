@@ -15,7 +15,7 @@ const DAYS_BEFORE = [
 const THIS_MORNING: EntryBodies['conditions'] = { waterC: 12.2, secchiM: 0.76, windMS: 4, windFromDeg: 225, sky: 'broken' }
 
 /** The fishes' own law in the stand-in, apart from any advice: how much of an hour's luck a kind of place has in the cool spring. */
-const LUCK: Record<Place['kind'], number> = { brush: 3.6, timber: 2.2, dock: 1.6, weedEdge: 2.4, reedStubble: 1.9, breakEdge: 3, hump: 1.2, point: 1.7 }
+const LUCK: Record<Place['kind'], number> = { brush: 2.8, timber: 1.6, dock: 1.1, weedEdge: 1.6, reedStubble: 1.3, breakEdge: 2.2, hump: 0.8, point: 1.2 }
 
 export interface PastTripsOptions {
   waterId: string

@@ -41,5 +41,5 @@ export const useSession = defineStore('session', () => {
   watch(ground, value => localStorage.setItem(NIGHT_KEY, value))
   watch(staffSide, value => localStorage.setItem(SIDE_KEY, value))
 
-  return { angler, units, nowMs, ground, staffSide, load, set, instant }
+  return { angler, units, nowMs, ground, staffSide, load, set, instant, tick }
 })

@@ -85,6 +85,8 @@ export class DepthLayer extends Layer {
       paint.lineWidth = 2 * lineM
       paint.stroke(this.bands[0])
     }
+    // Layers above may paint on this canvas and expect it as it came.
+    paint.setTransform(1, 0, 0, 1, 0, 0)
     return this.canvas
   }
 

@@ -2,8 +2,7 @@ import { POSITIVE, requireNumber, requireOneOf } from '../guard'
 import { STANDARD_SPECIES, type StandardSpecies } from './weight'
 import type { Species } from './species'
 
-const CLASSES = ['quality', 'preferred', 'memorable', 'trophy'] as const
-type SizeClass = (typeof CLASSES)[number]
+type SizeClass = 'quality' | 'preferred' | 'memorable' | 'trophy'
 
 /** Lower ends of stock, quality, preferred, memorable and trophy, mm total length (MATH §14). */
 const LOWER_MM: Record<StandardSpecies, [number, number, number, number, number]> = {

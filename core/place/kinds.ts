@@ -37,6 +37,22 @@ const NAMES: Record<PlaceKind, string> = {
   point: 'point',
 }
 
+const PLURALS: Record<PlaceKind, string> = {
+  brush: 'brush piles',
+  timber: 'standing timber',
+  dock: 'docks',
+  weedEdge: 'weed edges',
+  reedStubble: 'reed stubble',
+  breakEdge: 'breaks',
+  hump: 'humps',
+  point: 'points',
+}
+
+/** The kind as a class: "docks". */
+export function placeKindPlural(kind: PlaceKind): string {
+  return PLURALS[kind]
+}
+
 export function placeKindName(kind: PlaceKind): string {
   return NAMES[kind]
 }

@@ -1,6 +1,6 @@
 import { formatDepth, formatDepthBand, formatDistance, formatMinutes, type Units } from '../units/format'
 import { phaseName } from '../season/phases'
-import { placeKindName } from './kinds'
+import { placeKindPlural } from './kinds'
 import type { Factor, PlaceScore } from './scorePlace'
 
 export interface Reason {
@@ -14,10 +14,11 @@ export function placeReason(factor: Factor, units: Units): Reason {
   switch (factor.key) {
     case 'depth': return depthReason(factor, units)
     case 'structure': {
-      const kind = placeKindName(factor.kind)
-      if (factor.value >= 0.75) return say('for', factor, `${capital(kind)} is what they use in ${phaseName(factor.phase)}`)
-      if (factor.value >= 0.5) return say('for', factor, `${capital(kind)} holds some of them in ${phaseName(factor.phase)}`)
-      return say('against', factor, `${capital(kind)} draws few of them in ${phaseName(factor.phase)}`)
+      const kinds = placeKindPlural(factor.kind)
+      const season = factor.phase === 'spawn' ? 'On the beds' : `In ${phaseName(factor.phase)}`
+      if (factor.value >= 0.75) return say('for', factor, `${season} they use ${kinds}`)
+      if (factor.value >= 0.5) return say('for', factor, `${season} some use ${kinds}`)
+      return say('against', factor, `${season} few use ${kinds}`)
     }
     case 'shade': return shadeReason(factor)
     case 'wind':
@@ -42,7 +43,8 @@ function depthReason(f: Extract<Factor, { key: 'depth' }>, units: Units): Reason
   const fish = formatDepthBand(f.fishTopM, f.fishBottomM, units)
   const inTen = Math.round(f.share * 10)
   if (f.topM > f.fishTopM && f.topM <= f.fishBottomM + 0.3 && inTen >= 5) {
-    return say('for', f, `Top at ${formatDepth(f.topM, units)}, right in the band of ${fish}`)
+    const where = f.topM > f.fishBottomM - 0.15 ? 'at the foot of' : 'right in'
+    return say('for', f, `Top at ${formatDepth(f.topM, units)}, ${where} the band of ${fish}`)
   }
   if (inTen >= 5) return say('for', f, `Covers the band of ${fish} down to ${formatDepth(f.bottomM, units)}`)
   if (f.topM > f.fishBottomM) return say('against', f, `Top at ${formatDepth(f.topM, units)}: most should hang above it, at ${fish}`)
@@ -68,4 +70,3 @@ export function placeReasons({ factors }: PlaceScore, units: Units): Reason[] {
 }
 
 const say = (tone: Reason['tone'], factor: Factor, text: string): Reason => ({ key: factor.key, text, tone })
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

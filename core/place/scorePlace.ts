@@ -33,20 +33,23 @@ export interface ScoreOptions {
   record: PlaceRecord
 }
 
-export type Factor =
-  | { key: 'depth', value: number, share: number, topM: number, bottomM: number, fishTopM: number, fishBottomM: number }
-  | { key: 'structure', value: number, kind: Place['kind'], phase: PhaseShare['phase'] }
-  | { key: 'shade', value: number, shadow: number, deckAreaM2: number | null, roofed: boolean }
-  | { key: 'wind', value: number, windMS: number, fetchM: number, blownInto: boolean }
-  | { key: 'waves', value: number, waveM: number, limitM: number, over: boolean }
-  | { key: 'record', value: number, catches: number, effortHours: number, ratePerHour: number | null }
-  | { key: 'rest', value: number, restDays: number | null }
+export type Factor
+  = | { key: 'depth', value: number, share: number, topM: number, bottomM: number, fishTopM: number, fishBottomM: number }
+    | { key: 'structure', value: number, kind: Place['kind'], phase: PhaseShare['phase'] }
+    | { key: 'shade', value: number, shadow: number, deckAreaM2: number | null, roofed: boolean }
+    | { key: 'wind', value: number, windMS: number, fetchM: number, blownInto: boolean }
+    | { key: 'waves', value: number, waveM: number, limitM: number, over: boolean }
+    | { key: 'record', value: number, catches: number, effortHours: number, ratePerHour: number | null }
+    | { key: 'rest', value: number, restDays: number | null }
 
 export interface PlaceScore {
   /** 0–1, geometric mean of the factors */
   score: number
   /** expected fish an hour: the phase's prior at a place this good, moved by the place's own record */
   ratePerHour: number
+  /** four times in five the true rate should lie between these */
+  ratePerHourLow: number
+  ratePerHourHigh: number
   /** what moved it most first */
   factors: Factor[]
 }
@@ -85,13 +88,27 @@ export function scorePlace(options: ScoreOptions): PlaceScore {
     restFactor(record),
   ]
   const placeRate = priorRate * (geometricMean(today) / ORDINARY_SCORE)
-  const ratePerHour = (record.catches + PRIOR_HOURS * placeRate) / (record.effortHours + PRIOR_HOURS)
+  // Gamma belief: the prior counts as PRIOR_HOURS of fishing at its own rate.
+  const alpha = record.catches + PRIOR_HOURS * placeRate
+  const beta = record.effortHours + PRIOR_HOURS
+  const ratePerHour = alpha / beta
   const factors = [...today, recordFactor(record, ratePerHour, placeRate)]
   return {
     score: geometricMean(factors),
     ratePerHour,
+    ratePerHourLow: gammaQuantile(alpha, -EIGHTY_PERCENT_Z) / beta,
+    ratePerHourHigh: gammaQuantile(alpha, EIGHTY_PERCENT_Z) / beta,
     factors: factors.sort((a, b) => Math.abs(Math.log(b.value / NEUTRAL[b.key])) - Math.abs(Math.log(a.value / NEUTRAL[a.key]))),
   }
+}
+
+const EIGHTY_PERCENT_Z = 1.2816
+
+/** Quantile of a unit-rate Gamma at a normal score z (Wilson & Hilferty 1931). */
+function gammaQuantile(alpha: number, z: number): number {
+  if (alpha <= 0) return 0
+  const ninth = 1 / (9 * alpha)
+  return alpha * Math.max(0, 1 - ninth + z * Math.sqrt(ninth)) ** 3
 }
 
 /** Value at which a factor says nothing either way: the further from it, the more it is worth saying. */

@@ -53,12 +53,12 @@ export interface RejectedWeight extends JigCandidate {
   because: WeightDemand[]
 }
 
-export type WayOut =
-  | { way: 'thinnerLine', lineDiameterM: number, massKg: number }
-  | { way: 'closer', distanceM: number, massKg: number }
-  | { way: 'otherBody', body: Body, massKg: number }
-  | { way: 'addWeight', addedKg: number, massKg: number }
-  | { way: 'float' }
+export type WayOut
+  = | { way: 'thinnerLine', lineDiameterM: number, massKg: number }
+    | { way: 'closer', distanceM: number, massKg: number }
+    | { way: 'otherBody', body: Body, massKg: number }
+    | { way: 'addWeight', addedKg: number, massKg: number }
+    | { way: 'float' }
 
 export interface WeightClash {
   /** the two that cannot both be met; 'box' when no weight at hand is light or heavy enough */

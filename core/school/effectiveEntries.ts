@@ -11,8 +11,9 @@ export type EffectiveEntry = Exclude<Entry, { kind: 'undo' | 'amend' }>
 export function effectiveEntries(entries: Iterable<Entry>): EffectiveEntry[] {
   const byId = new Map<string, Entry>()
   for (const entry of entries) byId.set(entry.id, entry)
-  const undosOf = groupByTarget(byId.values(), 'undo')
-  const amendsOf = groupByTarget(byId.values(), 'amend')
+  const all = [...byId.values()]
+  const undosOf = groupByTarget(all.filter((e): e is Entry<'undo'> => e.kind === 'undo'))
+  const amendsOf = groupByTarget(all.filter((e): e is Entry<'amend'> => e.kind === 'amend'))
 
   const isLive = (id: string, asking: ReadonlySet<string> = new Set()): boolean => {
     // Two undos that name each other prove nothing: the circle is not followed.
@@ -22,7 +23,7 @@ export function effectiveEntries(entries: Iterable<Entry>): EffectiveEntry[] {
   }
 
   const live: EffectiveEntry[] = []
-  for (const entry of byId.values()) {
+  for (const entry of all) {
     if (entry.kind === 'undo' || entry.kind === 'amend' || !isLive(entry.id)) continue
     const amend = (amendsOf.get(entry.id) ?? []).filter(a => a.body.body.kind === entry.kind && isLive(a.id)).sort(byTime).at(-1)
     live.push(amend ? withBody(entry, amend.body.body.body) : entry)
@@ -30,19 +31,14 @@ export function effectiveEntries(entries: Iterable<Entry>): EffectiveEntry[] {
   return live.sort(byTime)
 }
 
-function groupByTarget<K extends 'undo' | 'amend'>(entries: Iterable<Entry>, kind: K): Map<string, Extract<Entry, { kind: K }>[]> {
-  const groups = new Map<string, Extract<Entry, { kind: K }>[]>()
+function groupByTarget<E extends { body: { entryId: string } }>(entries: E[]): Map<string, E[]> {
+  const groups = new Map<string, E[]>()
   for (const entry of entries) {
-    if (!isKind(entry, kind)) continue
     const group = groups.get(entry.body.entryId)
     if (group) group.push(entry)
     else groups.set(entry.body.entryId, [entry])
   }
   return groups
-}
-
-function isKind<K extends EntryKind>(entry: Entry, kind: K): entry is Extract<Entry, { kind: K }> {
-  return entry.kind === kind
 }
 
 /** The kinds were compared by the caller, so the body belongs to the entry. */

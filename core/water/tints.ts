@@ -17,6 +17,16 @@ export function tintLevels({ deepestM, units }: { deepestM: number, units: Units
   return Array.from({ length: TINT_STEPS }, (_, i) => i * step * unitM)
 }
 
+/**
+ * Depth of the staff beside one place, m: 20 ft or 6 m whatever the place, so that the eye learns it;
+ * the water's whole staff where the fish are below that.
+ */
+export function placeStaffDepth({ reachM, deepestM, units }: { reachM: number, deepestM: number, units: Units }): number {
+  const near = units === 'us' ? 20 * 0.3048 : 6
+  const whole = staffDepth({ deepestM, units })
+  return reachM <= near * 0.95 && near < whole ? near : whole
+}
+
 /** Depth of the staff of a water, m: its deepest point and a little, to a whole five feet or two metres. */
 export function staffDepth({ deepestM, units }: { deepestM: number, units: Units }): number {
   const step = units === 'us' ? 5 * 0.3048 : 2

@@ -11,7 +11,7 @@ const kind = computed<PlaceKind | null>(() => PLACE_KINDS.find(k => k === route.
 const kinds = computed(() => PLACE_KINDS.filter(k => advice.ranked.some(r => r.place.kind === k)))
 const shown = computed(() => advice.ranked.filter(r => kind.value === null || r.place.kind === kind.value))
 const fitting = computed(() => advice.ranked.filter(r => r.score.factors.every(f => f.key !== 'depth' || f.value >= 0.5) && r.score.factors.every(f => f.key !== 'waves' || !f.over)).length)
-const best = computed(() => advice.ranked[0]?.score.ratePerHour ?? 1)
+const most = computed(() => Math.max(1, ...advice.ranked.map(r => r.score.ratePerHourHigh)))
 
 function filter(value: PlaceKind | null) {
   void router.replace({ query: { ...route.query, kind: value ?? undefined } })
@@ -63,10 +63,10 @@ function filter(value: PlaceKind | null) {
           <span class="rank">{{ r.rank }}</span>
           <span class="name">{{ r.place.name }}</span>
           <span class="rate">{{ r.score.ratePerHour.toFixed(1) }}<small>fish an hour</small></span>
-          <BoardScoreBar
+          <BoardRateBar
             class="bar"
             :score="r.score"
-            :share="r.score.ratePerHour / best"
+            :most="most"
           />
           <span class="why">
             <template

@@ -46,7 +46,7 @@ onMounted(() => {
   const grid = waters.grid!
   ground = new DepthLayer(inks())
   chart.open(grid)
-  const marks = new VectorLayer({ source: placeSource, updateWhileAnimating: true, updateWhileInteracting: true })
+  const marks = new VectorLayer({ source: placeSource, declutter: true, updateWhileAnimating: true, updateWhileInteracting: true })
   const extent = [grid.x0, grid.y0, grid.x0 + grid.cols * grid.cellM, grid.y0 + grid.rows * grid.cellM]
   map = new OlMap({
     target: host.value!,
@@ -105,7 +105,7 @@ function drawPlaces() {
     feature.setId(place.id)
     feature.setStyle(new Style({
       zIndex: chosen ? 1000 : 100 - rank,
-      image: new Icon({ src: placeMark(place.kind, { ink: chosen ? css('--now') : ink, sheet, chosen }) }),
+      image: new Icon({ declutterMode: 'none', src: placeMark(place.kind, { ink: chosen ? css('--now') : ink, sheet, chosen }) }),
       text: new Text({
         text: String(rank), font: `${rank <= 5 ? 750 : 600} ${rank <= 5 ? 19 : 15}px ${css('--face')}`,
         offsetX: 24, offsetY: -14, fill: new Fill({ color: mark }), stroke: new Stroke({ color: sheet, width: 4 }),

@@ -17,9 +17,11 @@ const props = defineProps<{
   /** schools seen: drawn as marks */
   schools?: { topM: number, bottomM: number }[]
   fish?: { depthM: number }[]
+  /** room above the surface, px */
+  headroom?: number
 }>()
 
-const TOP = 30
+const TOP = computed(() => props.headroom ?? 30)
 const FOOT = 12
 const WIDTH = 92
 const host = ref<HTMLElement | null>(null)
@@ -33,7 +35,7 @@ onMounted(() => {
 })
 onBeforeUnmount(() => observer?.disconnect())
 
-const y = computed(() => scaleLinear([0, props.depthM], [TOP, height.value - FOOT]))
+const y = computed(() => scaleLinear([0, props.depthM], [TOP.value, height.value - FOOT]))
 const ticks = computed(() => {
   const unitM = depthUnitM(props.units)
   const count = Math.floor(props.depthM / unitM + 1e-6)
@@ -56,6 +58,20 @@ const said = computed(() => [
   props.weedM ? `Weed grows to ${formatRoundDepth(props.weedM, props.units)}.` : '',
   props.stopM ? `Float stop at ${formatSetting(props.stopM, props.units)}.` : '',
 ].join(' '))
+const LABEL_GAP = 16
+/** Words at the staff's free side, moved down where they would cover each other. */
+const labels = computed(() => {
+  const wanted: { text: string, y: number, kind: string }[] = []
+  if (props.weedM) wanted.push({ text: 'weed', y: y.value(Math.min(props.weedM, props.depthM)), kind: 'weed-text' })
+  if (props.dimM && props.dimM < props.depthM) wanted.push({ text: 'dim', y: y.value(props.dimM), kind: 'dim-text' })
+  if (band.value) wanted.push({ text: 'fish', y: y.value((band.value.top + band.value.bottom) / 2), kind: 'band-text' })
+  if (props.stopM) wanted.push({ text: 'stop', y: y.value(props.stopM), kind: 'stop-text' })
+  let last = -Infinity
+  return wanted.sort((a, b) => a.y - b.y).map((label) => {
+    last = Math.max(label.y + 5, last + LABEL_GAP)
+    return { ...label, y: last }
+  })
+})
 /** Stems of the cover between its crown and the bottom. */
 const stems = computed(() => {
   if (props.bottomM === undefined || props.coverTopM === null || props.coverTopM === undefined || props.coverTopM >= props.bottomM) return []
@@ -143,36 +159,27 @@ const stems = computed(() => {
         :y="y(0) - 8"
         class="number heavy"
       >{{ depthUnit(units) }}</text>
-      <g v-if="dimM && dimM < depthM">
-        <line
-          x1="4"
-          :x2="WIDTH"
-          :y1="y(dimM)"
-          :y2="y(dimM)"
-          class="dim"
-        />
-        <text
-          x="4"
-          :y="y(dimM) + 14"
-          class="dim-text"
-        >dim</text>
-      </g>
+      <line
+        v-if="dimM && dimM < depthM"
+        x1="0"
+        :x2="WIDTH"
+        :y1="y(dimM)"
+        :y2="y(dimM)"
+        class="dim"
+      />
       <text
-        v-if="weedM"
-        class="along weed-text"
-        :transform="`translate(18 ${y(0) + 8}) rotate(90)`"
-      >weed to {{ formatRoundDepth(weedM, units) }}</text>
-      <text
-        v-if="band && bottomM === undefined"
-        class="along band-text"
-        :transform="`translate(6 ${Math.max(y((band.top + band.bottom) / 2) - 46, y(dimM ?? 0) + 22)}) rotate(90)`"
-      >fish {{ formatDepthBand(band.top, band.bottom, units) }}</text>
+        v-for="label in labels"
+        :key="label.text"
+        x="4"
+        :y="label.y"
+        :class="['word', label.kind]"
+      >{{ label.text }}</text>
       <g v-if="schools">
         <line
           v-for="(s, i) in schools"
           :key="i"
-          :x1="28"
-          :x2="28"
+          :x1="44"
+          :x2="44"
           :y1="y(s.topM)"
           :y2="y(s.bottomM)"
           class="school"
@@ -182,7 +189,7 @@ const stems = computed(() => {
         <circle
           v-for="(f, i) in fish"
           :key="i"
-          :cx="24 + (i % 4) * 7"
+          :cx="10 + (i % 4) * 9"
           :cy="y(f.depthM) + ((i % 3) - 1) * 3"
           r="4.5"
           class="caught"
@@ -190,14 +197,14 @@ const stems = computed(() => {
       </g>
       <g v-if="stopM">
         <line
-          x1="14"
-          x2="14"
+          x1="44"
+          x2="44"
           :y1="y(0)"
           :y2="y(stopM)"
           class="tippet"
         />
         <circle
-          cx="14"
+          cx="44"
           :cy="y(stopM)"
           r="5"
           class="stop"
@@ -219,8 +226,9 @@ svg { display: block; }
 .profile { fill: var(--now); opacity: 0.28; }
 .weed { fill: var(--kept); opacity: 0.7; }
 .dim { stroke: var(--careful); stroke-width: 1.5; stroke-dasharray: 2 4; }
-.dim-text { font-size: 13px; fill: var(--careful); font-weight: 650; }
-.along { font-size: 14px; font-weight: 700; }
+.word { font-size: 13.5px; font-weight: 700; paint-order: stroke; stroke: var(--sheet); stroke-width: 3px; }
+.dim-text { fill: var(--careful); }
+.stop-text { fill: var(--ink); }
 .weed-text { fill: var(--kept); }
 .band-text { fill: var(--now); }
 .ground { fill: var(--sand); }

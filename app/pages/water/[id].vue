@@ -4,14 +4,31 @@ const session = useSession()
 const waters = useWater()
 const tackle = useTackle()
 
+const problem = ref<string | null>(null)
+
 watch(() => String(route.params.id), async (id) => {
-  await Promise.all([session.load(), waters.load(id), tackle.load()])
+  const wasOpen = waters.water?.id === id
+  try {
+    await Promise.all([session.load(), waters.load(id), tackle.load()])
+    // Coming back to a water that is open: the log may have grown since.
+    if (wasOpen) await waters.refreshRecord()
+  }
+  catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
 }, { immediate: true })
 useHead({ title: () => (waters.water ? `${waters.water.name} · Remous` : 'Remous') })
 </script>
 
 <template>
   <NuxtPage v-if="waters.water && tackle.loaded" />
+  <p
+    v-else-if="problem"
+    role="alert"
+    class="wait tone-now"
+  >
+    The server cannot be reached: {{ problem }}
+  </p>
   <p
     v-else
     class="wait"

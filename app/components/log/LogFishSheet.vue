@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { FATES, type Fate } from '../../../core/school/entries'
+import { SPECIES, speciesName, type Species } from '../../../core/fish/species'
+import { estimateWeight } from '../../../core/fish/weight'
+import { depthUnitM, formatDepth, formatFishWeight, formatLength } from '../../../core/units/format'
+
+const props = defineProps<{ fishId: string, staffM: number }>()
+const emit = defineEmits<{ close: [] }>()
+const session = useSession()
+const journal = useJournal()
+
+const logged = computed(() => journal.trip?.fish.find(f => f.id === props.fishId) ?? null)
+/** Likeliest first: what was caught last today, then the usual order. */
+const order = computed(() => {
+  const recent = [...(journal.trip?.fish ?? [])].reverse().flatMap(f => (f.species ? [f.species] : []))
+  return [...new Set<Species>([...recent, ...SPECIES])]
+})
+const lastMeasured = [...(journal.trip?.fish ?? [])].reverse().find(f => f.lengthM !== null)
+const species = ref<Species | null>(order.value[0] ?? null)
+const lengthM = ref(lastMeasured?.lengthM ?? 0.254)
+const measured = ref(false)
+const fate = ref<Fate>(lastMeasured?.fate ?? 'released')
+const depthM = ref(logged.value?.depthM ?? 2)
+const problem = ref<string | null>(null)
+const more = ref(false)
+const shown = computed(() => (more.value ? order.value : order.value.slice(0, 2)))
+const step = computed(() => (session.units === 'us' ? 0.00635 : 0.005))
+const weight = computed(() => {
+  if (!species.value || lengthM.value < 0.12) return null
+  return formatFishWeight(estimateWeight({ species: species.value, lengthM: lengthM.value }).massKg, session.units)
+})
+
+async function save() {
+  if (!logged.value) return emit('close')
+  try {
+    await journal.amend(props.fishId, 'fish', {
+      schoolId: logged.value.schoolId, species: species.value, fate: fate.value,
+      lengthM: measured.value ? Math.round(lengthM.value * 1000) / 1000 : null,
+      depthM: Math.round(depthM.value * 100) / 100,
+    })
+    emit('close')
+  }
+  catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}
+</script>
+
+<template>
+  <LogSheet
+    title="Counted. What was it?"
+    @close="$emit('close')"
+  >
+    <div
+      class="chips"
+      role="group"
+      aria-label="species"
+    >
+      <button
+        v-for="s in shown"
+        :key="s"
+        type="button"
+        class="chip thumb"
+        :aria-pressed="species === s"
+        @click="species = s"
+      >
+        {{ speciesName(s) }}
+      </button>
+      <button
+        v-if="!more"
+        type="button"
+        class="chip thumb"
+        @click="more = true"
+      >
+        another …
+      </button>
+    </div>
+    <p
+      v-if="species === 'blackCrappie' || species === 'whiteCrappie'"
+      class="quiet"
+    >
+      Dorsal spines: 5 or 6 white, 7 or 8 black.
+    </p>
+    <FrameSlider
+      thumb
+      label="length"
+      :model-value="lengthM"
+      :min="0.1"
+      :max="0.5"
+      :step="step"
+      :text="measured ? `${formatLength(lengthM, session.units)}${weight ? `, about ${weight}` : ''}` : 'not measured'"
+      @update:model-value="lengthM = $event; measured = true"
+    />
+    <FrameSlider
+      thumb
+      label="depth it took at"
+      :model-value="depthM"
+      :min="0"
+      :max="staffM"
+      :step="depthUnitM(session.units) / 4"
+      :text="formatDepth(depthM, session.units)"
+      @update:model-value="depthM = $event"
+    />
+    <div
+      class="chips"
+      role="group"
+      aria-label="kept or released"
+    >
+      <button
+        v-for="f in FATES"
+        :key="f"
+        type="button"
+        class="chip thumb"
+        :aria-pressed="fate === f"
+        @click="fate = f"
+      >
+        {{ f }}
+      </button>
+    </div>
+    <p
+      v-if="depthM > 9"
+      class="tone-careful"
+    >
+      From this deep many released fish die of swelling: keep what is legal, or fish shallower.
+    </p>
+    <p
+      v-if="problem"
+      role="alert"
+      class="tone-now"
+    >
+      {{ problem }}
+    </p>
+    <v-btn
+      class="main thumb"
+      block
+      data-test="save-fish"
+      @click="save"
+    >
+      Done
+    </v-btn>
+  </LogSheet>
+</template>

@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { speciesName } from '../../../core/fish/species'
+import { catchRate } from '../../../core/school/catchRate'
+import type { LoggedFish, LoggedSchool } from '../../../core/school/reduceTrip'
+import { whatProduced } from '../../../core/school/whatProduced'
+import { formatDepth, formatDepthBand, formatLength, formatMinutes, formatTemperature, formatWeight, formatWind } from '../../../core/units/format'
+import { staffDepth } from '../../../core/water/tints'
+import { clockText, dateText } from '../../utils/time'
+
+const route = useRoute()
+const session = useSession()
+const waters = useWater()
+const journal = useJournal()
+const problem = ref<string | null>(null)
+
+watch(() => String(route.params.tripId), async (id) => {
+  try {
+    await session.load()
+    await journal.open(id)
+    if (journal.trip?.waterId) await waters.load(journal.trip.waterId)
+  }
+  catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}, { immediate: true })
+
+const trip = computed(() => journal.trip)
+const zone = computed(() => waters.water?.zone ?? 'utc')
+const units = computed(() => session.units)
+const at = (iso: string) => clockText(Date.parse(iso), zone.value)
+const placeName = (id: string | null) => waters.placeById(id)?.name ?? 'somewhere else'
+const loose = computed(() => trip.value?.fish.filter(f => !trip.value!.schools.some(s => s.id === f.schoolId)) ?? [])
+const kept = computed(() => trip.value?.fish.filter(f => f.fate === 'kept').length ?? 0)
+const fished = computed(() => trip.value?.effort.minutes ?? 0)
+const rate = computed(() => {
+  if (!trip.value) return ''
+  const said = catchRate({ fish: trip.value.fish.length, minutes: fished.value })
+  if (said.perHour !== null) return `${said.perHour.toFixed(1)} an hour`
+  return said.missing === 'hours' ? 'not enough yet for a rate: under 3 hours fished' : 'not enough yet for a rate: under 5 fish'
+})
+const plural = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
+
+function fishText(f: LoggedFish): string {
+  const parts = [f.species ? speciesName(f.species) : 'not named', f.lengthM === null ? null : formatLength(f.lengthM, units.value), f.depthM === null ? null : `at ${formatDepth(f.depthM, units.value)}`, f.fate]
+  return parts.filter(Boolean).join(', ')
+}
+function producedText(fish: LoggedFish[]): string[] {
+  return whatProduced({ fish, rigs: trip.value?.rigs ?? [] }).map(({ rig, fish: n, longestM }) => {
+    const on = rig ? `on ${formatWeight(rig.headKg, units.value)} with ${rig.bodyName}${rig.family === 'slipFloat' ? ' under a float' : ''}` : 'nothing noted as tied on'
+    return `${n} fish ${on}${longestM === null ? '' : `, the longest ${formatLength(longestM, units.value)}`}`
+  })
+}
+const signs = (s: LoggedSchool) => [plural(s.looks, 'look', 'looks'), plural(s.follows, 'follow', 'follows'), plural(s.taps, 'tap', 'taps')].join(', ')
+useHead({ title: () => (trip.value ? `${dateText(trip.value.startedAt, zone.value)} · Remous` : 'Remous') })
+</script>
+
+<template>
+  <p
+    v-if="problem"
+    role="alert"
+    class="tone-now wait"
+  >
+    {{ problem }}
+  </p>
+  <div
+    v-else-if="trip && waters.water"
+    class="day"
+  >
+    <FrameStaff
+      :depth-m="staffDepth({ deepestM: waters.deepestM, units })"
+      :units="units"
+      :schools="trip.schools"
+      :fish="trip.fish.flatMap(f => (f.depthM === null ? [] : [{ depthM: f.depthM }]))"
+    />
+    <div
+      class="page"
+      tabindex="0"
+      role="region"
+      aria-label="The day"
+    >
+      <header>
+        <div>
+          <h1>{{ dateText(trip.startedAt, zone) }}, {{ waters.water.name }}</h1>
+          <p class="quiet">
+            {{ at(trip.startedAt) }} to {{ trip.endedAt ? at(trip.endedAt) : 'still open' }}<template
+              v-for="c in trip.conditions"
+              :key="c.id"
+            >
+              · at {{ at(c.at) }} water {{ c.body.waterC === null ? 'not read' : formatTemperature(c.body.waterC, units) }}<template v-if="c.body.windMS !== null">
+                , wind {{ formatWind(c.body.windMS, units) }}
+              </template>
+            </template>
+          </p>
+        </div>
+        <v-btn
+          v-if="!trip.endedAt"
+          class="main"
+          :to="`/log/${trip.id}`"
+        >
+          Go on with this day
+        </v-btn>
+      </header>
+      <dl class="totals">
+        <div><dt>schools</dt><dd>{{ trip.schools.length }}</dd></div>
+        <div><dt>fish</dt><dd>{{ trip.fish.length }}</dd></div>
+        <div><dt>kept</dt><dd>{{ kept }}</dd></div>
+        <div><dt>fished</dt><dd>{{ formatMinutes(fished) }}</dd></div>
+        <div class="rate">
+          <dt>rate</dt><dd>{{ rate }}</dd>
+        </div>
+      </dl>
+
+      <h2>Schools of the day</h2>
+      <p v-if="trip.schools.length === 0">
+        No school was logged.
+      </p>
+      <ol data-test="schools">
+        <li
+          v-for="s in trip.schools"
+          :key="s.id"
+          class="school"
+        >
+          <span class="time">{{ at(s.at) }}</span>
+          <div>
+            <h3>{{ placeName(s.placeId) }}: {{ formatDepthBand(s.topM, s.bottomM, units) }} down over {{ formatDepth(s.waterDepthM, units) }}, {{ s.tightness }}</h3>
+            <p class="quiet">
+              {{ s.minutes > 0 ? `${formatMinutes(s.minutes)} fished, ${plural(s.presentations, 'cast', 'casts')}` : 'no stretch logged' }} · {{ signs(s) }}
+            </p>
+            <p
+              v-for="line in producedText(s.fish)"
+              :key="line"
+              class="produced"
+            >
+              {{ line }}.
+            </p>
+            <p
+              v-if="s.fish.length === 0"
+              class="quiet"
+            >
+              Nothing taken.
+            </p>
+            <ul class="fish">
+              <li
+                v-for="f in s.fish"
+                :key="f.id"
+              >
+                <span class="quiet">{{ at(f.at) }}</span> {{ fishText(f) }}
+              </li>
+            </ul>
+          </div>
+        </li>
+        <li
+          v-if="loose.length"
+          class="school"
+        >
+          <span class="time" />
+          <div>
+            <h3>Fish of no logged school</h3>
+            <p
+              v-for="line in producedText(loose)"
+              :key="line"
+              class="produced"
+            >
+              {{ line }}.
+            </p>
+            <ul class="fish">
+              <li
+                v-for="f in loose"
+                :key="f.id"
+              >
+                <span class="quiet">{{ at(f.at) }}</span> {{ placeName(f.placeId) }}: {{ fishText(f) }}
+              </li>
+            </ul>
+          </div>
+        </li>
+      </ol>
+      <p
+        v-for="n in trip.notes"
+        :key="n.id"
+        class="quiet"
+      >
+        {{ at(n.at) }} · {{ n.text }}
+      </p>
+    </div>
+  </div>
+  <p
+    v-else
+    class="wait"
+  >
+    Opening the day …
+  </p>
+</template>
+
+<style scoped>
+.day { height: 100%; display: grid; grid-template-columns: var(--staff-w) minmax(0, 1fr); min-height: 0; }
+.page { overflow-y: auto; padding: 20px 32px 40px; display: flex; flex-direction: column; gap: 14px; font-size: 16px; line-height: 1.4; }
+header { display: flex; justify-content: space-between; gap: 20px; align-items: start; max-width: 860px; }
+.totals { display: flex; flex-wrap: wrap; gap: 8px 34px; border-top: 1px solid var(--rule); border-bottom: 1px solid var(--rule); padding: 10px 0; max-width: 860px; }
+dt { font-size: 14px; color: var(--ink-2); }
+dd { font-size: 24px; font-weight: 750; }
+.rate dd { font-size: 16px; font-weight: 650; padding-top: 6px; }
+.school { display: grid; grid-template-columns: 62px minmax(0, 1fr); padding: 12px 0; border-bottom: 1px solid var(--rule); max-width: 860px; }
+.time { font-weight: 700; color: var(--mark); font-size: 17px; }
+h3 { font-size: 17px; line-height: 1.3; }
+.produced { font-weight: 650; color: var(--kept); }
+.fish li { padding: 2px 0; }
+.wait { padding: 32px; }
+@media (max-width: 700px) { .page { padding: 14px; } .school { grid-template-columns: 1fr; } }
+</style>
