@@ -39,8 +39,8 @@ export interface FloatRig {
 }
 
 /**
- * A slip-float rig: the smallest shot that keeps the wind's lift under 10 cm, and the float whose
- * spare lift under that load comes nearest to 10–25 %.
+ * A slip-float rig: the smallest shot that keeps the wind's lift under 10 cm, and the smallest
+ * float that keeps at least a tenth of its lift under that load (10–25 % sits right).
  * The shot is taken as hanging at the lure, which it does to within its few inches of line.
  * @throws RangeError for bad arguments
  */
@@ -66,11 +66,12 @@ export function floatRig({ lure, lineDiameterM, baitDepthM, windMS, held, shotsK
 }
 
 function bestFloat(floats: FloatAtHand[], loads: { massKg: number, densityKgM3: number }[], waterTempC?: number): FloatRig['float'] {
-  const distance = (share: number) => Math.max(LEAST_RESERVE - share, share - MOST_RESERVE, 0)
   const carrying = floats
     .map(f => ({ id: f.id, ...floatLoad({ floatVolumeM3: f.volumeM3, floatMassKg: f.massKg, loads, waterTempC }) }))
     .filter(f => !f.sinks)
-    .sort((a, b) => distance(a.reserveShare) - distance(b.reserveShare) || a.reserveShare - b.reserveShare)
-  const best = carrying[0]
-  return best ? { id: best.id, reserveShare: best.reserveShare, sitsRight: distance(best.reserveShare) === 0 } : null
+    .sort((a, b) => a.reserveShare - b.reserveShare)
+  // The smallest with enough in hand tells a bite best; with none, the one that holds back most.
+  const best = carrying.find(f => f.reserveShare >= LEAST_RESERVE) ?? carrying.at(-1)
+  if (!best) return null
+  return { id: best.id, reserveShare: best.reserveShare, sitsRight: best.reserveShare >= LEAST_RESERVE && best.reserveShare <= MOST_RESERVE }
 }

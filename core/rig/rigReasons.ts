@@ -56,7 +56,10 @@ function clashText([a, b]: [WeightDemand, WeightDemand | 'box'], rejected: Rejec
   }
   const least = without(a)[0]
   const most = without('chase').at(-1)
-  const needs = least ? `${a === 'wind' ? `${formatWind(windMS, units)} of wind asks for` : 'Getting down asks for'} ${formatWeight(least.massKg, units)} or more` : 'No head is heavy enough'
+  const wind = formatWind(windMS, units)
+  const needs = least
+    ? `${a === 'wind' ? `${wind} of wind asks for` : 'Getting down asks for'} ${formatWeight(least.massKg, units)} or more`
+    : a === 'wind' ? `No head you carry is felt in ${wind} of wind` : 'No head you carry gets down in time'
   const takes = most ? `fish that follow ${follow} take ${formatWeight(most.massKg, units)} at most` : `none runs as slow as the ${follow} they follow`
   return `${needs}; ${takes}. No bare jig does both.`
 }

@@ -54,20 +54,6 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
           <dd>{{ fact.value }}</dd>
         </div>
       </dl>
-      <h2>Why number {{ ranking.rank }}</h2>
-      <ul class="factors">
-        <li
-          v-for="f in factors"
-          :key="f.key"
-        >
-          <span class="label">{{ f.label }}</span>
-          <span
-            class="meter"
-            :title="formatPercent(f.value)"
-          ><i :style="{ width: `${f.value * 100}%` }" /></span>
-          <span :class="`tone-${f.reason.tone}`">{{ f.reason.text }}.</span>
-        </li>
-      </ul>
       <template v-if="rig">
         <h2>Rig for it</h2>
         <dl class="rig">
@@ -94,6 +80,20 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
       >
         The box you carry has no {{ advice.boxLacks }}: tick some on the rig bench.
       </p>
+      <h2>Why number {{ ranking.rank }}</h2>
+      <ul class="factors">
+        <li
+          v-for="f in factors"
+          :key="f.key"
+        >
+          <span class="label">{{ f.label }}</span>
+          <span
+            class="meter"
+            :title="formatPercent(f.value)"
+          ><i :style="{ width: `${f.value * 100}%` }" /></span>
+          <span :class="`tone-${f.reason.tone}`">{{ f.reason.text }}.</span>
+        </li>
+      </ul>
       <p
         v-if="place.kind === 'dock'"
         class="quiet"
@@ -125,7 +125,7 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
 header { padding: 10px 18px; border-bottom: 1px solid var(--rule); }
 .back { font: inherit; font-size: 14.5px; font-weight: 650; background: none; border: 0; color: var(--ink-2); padding: 4px 0; cursor: pointer; text-decoration: underline; text-underline-offset: 3px; }
 .scroll { overflow-y: auto; flex: 1; min-height: 0; padding: 12px 18px; display: flex; flex-direction: column; gap: 12px; font-size: 15px; line-height: 1.4; }
-.facts { display: grid; grid-template-columns: 1fr 1fr; gap: 8px 18px; }
+.facts { display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px 14px; }
 .facts dt, .rig dt { font-size: 13.5px; color: var(--ink-2); }
 .facts dd { font-size: 16px; font-weight: 650; }
 .factors li { display: grid; grid-template-columns: 62px 56px 1fr; gap: 10px; align-items: start; padding: 6px 0; border-top: 1px solid var(--rule); }

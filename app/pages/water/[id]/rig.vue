@@ -122,7 +122,8 @@ async function carry(id: string, carried: boolean) {
             class="big"
             data-test="stop"
           >{{ formatSetting(rig.float.setting.stopLengthM, units) }}</strong>
-          <span class="quiet">above the bait<template v-if="rig.float.float">; float keeps {{ formatPercent(rig.float.float.reserveShare) }}</template></span>
+          <span class="quiet">float keeps back</span>
+          <strong class="big">{{ rig.float.float ? formatPercent(rig.float.float.reserveShare) : 'nothing' }}</strong>
         </div>
 
         <dl>
