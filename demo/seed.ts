@@ -28,8 +28,9 @@ export function seedDemo(db: Db): 'seeded' | 'kept' {
   const angler = requireLocalAngler(db)
   if (listWaters(db, angler.id).length > 0) return 'kept'
   const morningMs = Date.parse(DEMO_MORNING)
-  const random = seededRandom(SEED)
-  const makeId = idMaker(random)
+  // Two sources, so that one thing more in the box does not change what was caught.
+  const makeId = idMaker(seededRandom(SEED))
+  const random = seededRandom(SEED + 1)
   const newId = () => makeId(morningMs - 30 * 86_400_000)
 
   const grid = pellowickGrid()
@@ -67,4 +68,6 @@ if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) 
   const db = openDb(file)
   migrateDb(db, resolve('server/db/migrations'))
   console.log(seedDemo(db) === 'seeded' ? `Demo water written to ${file}` : `Kept the log that is in ${file}`)
+  // Closing folds the write-ahead log into the file, which can then be copied.
+  db.$client.close()
 }

@@ -24,7 +24,7 @@ export function starterTackle(newId: () => string): TackleItem[] {
     { id: newId(), kind: 'head', name: '1/16 oz dense head', carried: false, attributes: { massKg: OZ / 16, densityKgM3: TUNGSTEN_HEAD_KG_M3, metal: 'tungsten' } },
     body('Micro, 1 in', 1, 5, 'white'), body('Slim, 1½ in', 1.5, 7, 'pearl and chartreuse'), body('Paddle, 2 in', 2, 9, 'pink and white'), body('Full, 2½ in', 2.5, 12, 'black and chartreuse'),
     line('2 lb mono', 0.128, 2, 'mono'), line('4 lb mono', 0.18, 4, 'mono'), line('6 lb mono', 0.225, 6, 'mono'), line('10 lb braid', 0.12, 10, 'braid'),
-    float('Pencil, small', 2.2, 0.7, 'pencil'), float('Oval, small', 3.8, 1.3, 'oval'), float('Oval, middle', 6.4, 2.1, 'oval'), float('Oval, large', 10.6, 3.3, 'oval'),
+    float('Pencil, thin', 1.5, 0.45, 'pencil'), float('Pencil, small', 2.2, 0.7, 'pencil'), float('Oval, small', 3.8, 1.3, 'oval'), float('Pear, small', 4.7, 1.5, 'pear'), float('Oval, middle', 6.4, 2.1, 'oval'), float('Oval, large', 10.6, 3.3, 'oval'),
     shot('#7 shot', 0.12), shot('#5 shot', 0.26), shot('#4 shot', 0.4), shot('#3/0 shot', 0.84), shot('1/16 oz slip weight', 1.77), shot('1/8 oz slip weight', 3.54),
   ]
 }

@@ -32,7 +32,7 @@ export const bin = name => join(ROOT, 'node_modules/.bin', name)
 export async function ready() {
   const installed = join(ROOT, 'node_modules/.package-lock.json')
   if (!existsSync(installed) || statSync(installed).mtimeMs < statSync(join(ROOT, 'package-lock.json')).mtimeMs) {
-    await requireTools({ python3: 'python3', make: 'make', 'g++': 'g++' })
+    await requireTools({ 'python3': 'python3', 'make': 'make', 'g++': 'g++' })
     console.log('Installing packages; the SQLite addon is compiled, which takes a few minutes …')
     await must('Installing packages', 'npm', ['ci', '--no-audit', '--no-fund'])
   }

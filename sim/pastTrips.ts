@@ -17,6 +17,10 @@ const THIS_MORNING: EntryBodies['conditions'] = { waterC: 12.2, secchiM: 0.76, w
 /** The fishes' own law in the stand-in, apart from any advice: how much of an hour's luck a kind of place has in the cool spring. */
 const LUCK: Record<Place['kind'], number> = { brush: 2.8, timber: 1.6, dock: 1.1, weedEdge: 1.6, reedStubble: 1.3, breakEdge: 2.2, hump: 0.8, point: 1.2 }
 
+/** In cool water nobody starts in the shallows, and the fish hang no higher than this, m. */
+const SHALLOWEST_VISIT_M = 2
+const COOL_TOP_M = 1.8
+
 export interface PastTripsOptions {
   waterId: string
   zone: string
@@ -42,11 +46,11 @@ export function pastTrips(options: PastTripsOptions): Entry[] {
   }
   const today = DateTime.fromISO(morning, { zone })
   for (const { daysAgo, ...reading } of DAYS_BEFORE) {
-    let now = today.minus({ days: daysAgo }).set({ hour: 7, minute: Math.floor(random() * 40), second: 0, millisecond: 0 })
+    let now: DateTime<boolean> = today.minus({ days: daysAgo }).set({ hour: 7, minute: Math.floor(random() * 40), second: 0, millisecond: 0 })
     const tripId = newId(now.toMillis())
     write(tripId, now, 'start', { waterId })
     write(tripId, now.plus({ minutes: 6 }), 'conditions', { ...reading })
-    for (const place of pick(options.places, 3, random)) {
+    for (const place of pick(options.places.filter(p => p.attributes.bottomDepthM >= SHALLOWEST_VISIT_M), 3, random)) {
       now = now.plus({ minutes: 12 })
       now = fishPlace(place, now)
     }
@@ -55,7 +59,7 @@ export function pastTrips(options: PastTripsOptions): Entry[] {
     function fishPlace(place: Place, arrived: DateTime): DateTime {
       write(tripId, arrived, 'arrive', { placeId: place.id })
       const waterDepthM = place.attributes.bottomDepthM
-      const topM = Math.min(waterDepthM * 0.8, Math.max(0.4, Math.max(coverTop(place) - 0.3, 1.6) + random() * 0.5))
+      const topM = Math.min(waterDepthM * 0.8, Math.max(0.4, Math.max(coverTop(place) - 0.3, COOL_TOP_M) + random() * 0.5))
       const bottomM = Math.min(waterDepthM, topM + 0.5 + random() * 0.9)
       const round = (m: number) => Math.round(m * 10) / 10
       const schoolId = write(tripId, arrived.plus({ minutes: 4 }), 'school', {

@@ -10,11 +10,11 @@ export type Db = ReturnType<typeof openDb>
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
 
 /**
- * Opens (or makes) the database file. `synchronous=FULL` with the write-ahead log: a commit is on the
+ * Opens (or makes) the database file, or a serialized one in memory. `synchronous=FULL` with the write-ahead log: a commit is on the
  * disk before it returns, so what was acknowledged survives a killed process and a power cut.
  */
-export function openDb(file: string) {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
+export function openDb(file: string | Buffer) {
+  if (typeof file === 'string' && file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
   const client = new Database(file)
   client.pragma('journal_mode = WAL')
   client.pragma('synchronous = FULL')

@@ -57,7 +57,8 @@ export async function readJson<T>(event: H3Event, schema: Joi.Schema<T>): Promis
 async function readText(event: H3Event): Promise<string> {
   const chunks: Buffer[] = []
   let bytes = 0
-  for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
+  // Leaving the loop early must not tear the request down under the answer.
+  for await (const chunk of event.node.req.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
     bytes += chunk.length
     if (bytes > MOST_BYTES) {
       // The rest is not read: the connection ends with the answer.

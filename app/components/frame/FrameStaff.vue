@@ -13,7 +13,8 @@ const props = defineProps<{
   /** bottom and crown of the cover at a place */
   bottomM?: number
   coverTopM?: number | null
-  stopM?: number | null
+  /** where the bait hangs */
+  baitM?: number | null
   /** schools seen: drawn as marks */
   schools?: { topM: number, bottomM: number }[]
   fish?: { depthM: number }[]
@@ -56,7 +57,7 @@ const said = computed(() => [
   `Depth staff from the surface to ${formatRoundDepth(props.depthM, props.units)}.`,
   band.value ? `Most fish expected at ${formatDepthBand(band.value.top, band.value.bottom, props.units)}.` : '',
   props.weedM ? `Weed grows to ${formatRoundDepth(props.weedM, props.units)}.` : '',
-  props.stopM ? `Float stop at ${formatSetting(props.stopM, props.units)}.` : '',
+  props.baitM ? `The bait hangs at ${formatSetting(props.baitM, props.units)}.` : '',
 ].join(' '))
 const LABEL_GAP = 16
 /** Words at the staff's free side, moved down where they would cover each other. */
@@ -65,7 +66,7 @@ const labels = computed(() => {
   if (props.weedM) wanted.push({ text: 'weed', y: y.value(Math.min(props.weedM, props.depthM)), kind: 'weed-text' })
   if (props.dimM && props.dimM < props.depthM) wanted.push({ text: 'dim', y: y.value(props.dimM), kind: 'dim-text' })
   if (band.value) wanted.push({ text: 'fish', y: y.value((band.value.top + band.value.bottom) / 2), kind: 'band-text' })
-  if (props.stopM) wanted.push({ text: 'stop', y: y.value(props.stopM), kind: 'stop-text' })
+  if (props.baitM) wanted.push({ text: 'bait', y: y.value(props.baitM), kind: 'bait-text' })
   let last = -Infinity
   return wanted.sort((a, b) => a.y - b.y).map((label) => {
     last = Math.max(label.y + 5, last + LABEL_GAP)
@@ -178,8 +179,8 @@ const stems = computed(() => {
         <line
           v-for="(s, i) in schools"
           :key="i"
-          :x1="44"
-          :x2="44"
+          :x1="70"
+          :x2="70"
           :y1="y(s.topM)"
           :y2="y(s.bottomM)"
           class="school"
@@ -189,25 +190,25 @@ const stems = computed(() => {
         <circle
           v-for="(f, i) in fish"
           :key="i"
-          :cx="10 + (i % 4) * 9"
-          :cy="y(f.depthM) + ((i % 3) - 1) * 3"
+          :cx="70 + ((i % 3) - 1) * 5"
+          :cy="y(f.depthM) + ((i % 2) * 2 - 1) * 2"
           r="4.5"
           class="caught"
         />
       </g>
-      <g v-if="stopM">
+      <g v-if="baitM">
         <line
-          x1="44"
-          x2="44"
+          x1="38"
+          x2="38"
           :y1="y(0)"
-          :y2="y(stopM)"
+          :y2="y(baitM)"
           class="tippet"
         />
         <circle
-          cx="44"
-          :cy="y(stopM)"
+          cx="38"
+          :cy="y(baitM)"
           r="5"
-          class="stop"
+          class="bait"
         />
       </g>
     </svg>
@@ -228,13 +229,13 @@ svg { display: block; }
 .dim { stroke: var(--careful); stroke-width: 1.5; stroke-dasharray: 2 4; }
 .word { font-size: 13.5px; font-weight: 700; paint-order: stroke; stroke: var(--sheet); stroke-width: 3px; }
 .dim-text { fill: var(--careful); }
-.stop-text { fill: var(--ink); }
+.bait-text { fill: var(--ink); }
 .weed-text { fill: var(--kept); }
 .band-text { fill: var(--now); }
 .ground { fill: var(--sand); }
 .stem { stroke: var(--kept); stroke-width: 3; opacity: 0.55; fill: none; }
 .school { stroke: var(--mark); stroke-width: 5; opacity: 0.85; }
-.caught { fill: var(--mark); }
+.caught { fill: var(--mark); stroke: var(--sheet); stroke-width: 1.5; }
 .tippet { stroke: var(--ink); stroke-width: 1.2; stroke-dasharray: 1 3; }
-.stop { fill: var(--sheet); stroke: var(--ink); stroke-width: 2.2; }
+.bait { fill: var(--sheet); stroke: var(--ink); stroke-width: 2.2; }
 </style>

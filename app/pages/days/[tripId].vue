@@ -30,6 +30,8 @@ const units = computed(() => session.units)
 const at = (iso: string) => clockText(Date.parse(iso), zone.value)
 const placeName = (id: string | null) => waters.placeById(id)?.name ?? 'somewhere else'
 const loose = computed(() => trip.value?.fish.filter(f => !trip.value!.schools.some(s => s.id === f.schoolId)) ?? [])
+const readings = computed(() => (trip.value?.conditions ?? []).map(({ at: iso, body: { waterC, windMS } }) =>
+  `at ${at(iso)} water ${waterC === null ? 'not read' : formatTemperature(waterC, units.value)}${windMS === null ? '' : `, wind ${formatWind(windMS, units.value)}`}`))
 const kept = computed(() => trip.value?.fish.filter(f => f.fate === 'kept').length ?? 0)
 const fished = computed(() => trip.value?.effort.minutes ?? 0)
 const rate = computed(() => {
@@ -82,14 +84,7 @@ useHead({ title: () => (trip.value ? `${dateText(trip.value.startedAt, zone.valu
         <div>
           <h1>{{ dateText(trip.startedAt, zone) }}, {{ waters.water.name }}</h1>
           <p class="quiet">
-            {{ at(trip.startedAt) }} to {{ trip.endedAt ? at(trip.endedAt) : 'still open' }}<template
-              v-for="c in trip.conditions"
-              :key="c.id"
-            >
-              · at {{ at(c.at) }} water {{ c.body.waterC === null ? 'not read' : formatTemperature(c.body.waterC, units) }}<template v-if="c.body.windMS !== null">
-                , wind {{ formatWind(c.body.windMS, units) }}
-              </template>
-            </template>
+            {{ [`${at(trip.startedAt)} to ${trip.endedAt ? at(trip.endedAt) : 'still open'}`, ...readings].join(' · ') }}
           </p>
         </div>
         <v-btn

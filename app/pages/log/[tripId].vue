@@ -180,7 +180,7 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
         :cover-top-m="ranking ? coverTop(ranking.place) : null"
         :schools="schoolsHere"
         :fish="fishHere.flatMap(f => (f.depthM === null ? [] : [{ depthM: f.depthM }]))"
-        :stop-m="rig?.baitDepthM"
+        :bait-m="rig?.baitDepthM"
       />
 
       <div

@@ -228,7 +228,7 @@ async function carry(id: string, carried: boolean) {
       :dim-m="advice.dimM"
       :bottom-m="ranking.place.attributes.bottomDepthM"
       :cover-top-m="coverTop(ranking.place)"
-      :stop-m="how === 'slipFloat' ? rig?.baitDepthM : null"
+      :bait-m="how === 'slipFloat' ? rig?.baitDepthM : null"
       :headroom="HEADROOM"
     />
     <RigDrawing
@@ -326,6 +326,7 @@ async function carry(id: string, carried: boolean) {
 .how .chip { flex: 1; }
 .answer { display: grid; grid-template-columns: 1fr 1fr; gap: 0 12px; }
 .answer > .quiet:nth-of-type(1) { grid-row: 1; grid-column: 1; }
+.answer > .big { font-size: 30px; }
 .answer > .big:nth-of-type(1) { grid-row: 2; grid-column: 1; white-space: nowrap; }
 .answer > .quiet:nth-of-type(2) { grid-row: 1; grid-column: 2; }
 .answer > .big:nth-of-type(2) { grid-row: 2; grid-column: 2; }

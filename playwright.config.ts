@@ -1,0 +1,20 @@
+import { defineConfig } from '@playwright/test'
+
+export default defineConfig({
+  testDir: 'e2e',
+  globalSetup: './e2e/support/template.ts',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: 'list',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    testIdAttribute: 'data-test',
+    contextOptions: { reducedMotion: 'reduce' },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+})

@@ -1,0 +1,87 @@
+// npm run shots: pictures of each main view from fresh demo data, into docs/screenshots/.
+import { spawn } from 'node:child_process'
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { bin, built, chromium, must, ready, ROOT } from './ready.mjs'
+
+const PORT = '4173'
+const OUT = join(ROOT, 'docs/screenshots')
+const DESK = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+
+await ready()
+await built()
+const executablePath = await chromium()
+const { chromium: launcher, selectors } = await import('@playwright/test')
+selectors.setTestIdAttribute('data-test')
+const folder = mkdtempSync(join(tmpdir(), 'remous-shots-'))
+const env = { DB_FILE: join(folder, 'demo.db'), PORT }
+await must('Writing the demo data', bin('tsx'), ['demo/seed.ts'], env)
+const server = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: ROOT, env: { ...process.env, ...env }, stdio: 'inherit' })
+const browser = await launcher.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+mkdirSync(OUT, { recursive: true })
+
+try {
+  await up()
+  const desk = await browser.newPage({ viewport: DESK, reducedMotion: 'reduce' })
+  await desk.goto(`http://127.0.0.1:${PORT}/`)
+  const ranking = desk.getByTestId('ranking').getByRole('button')
+  await shoot(desk, 'board', ranking.first())
+  await ranking.filter({ hasText: 'Kiln brush, step 2' }).click()
+  await shoot(desk, 'place', desk.getByTestId('place-sheet'))
+  await desk.getByRole('link', { name: 'Open on the rig bench' }).click()
+  await shoot(desk, 'bench-jig', desk.getByTestId('tie'))
+  await desk.getByRole('button', { name: 'slip float' }).click()
+  await desk.getByRole('button', { name: 'Wind', exact: true }).click()
+  const wind = desk.getByRole('slider', { name: 'wind speed' })
+  await wind.focus()
+  for (let i = 0; i < 9; i++) await wind.press('ArrowRight')
+  await desk.keyboard.press('Escape')
+  await shoot(desk, 'bench-float-wind', desk.getByTestId('stop'))
+
+  const phone = await browser.newPage({ viewport: PHONE, reducedMotion: 'reduce' })
+  await phone.goto(`http://127.0.0.1:${PORT}/log`)
+  await phone.getByTestId('start-day').click()
+  await shoot(phone, 'log-where', phone.getByTestId('where'))
+  await phone.getByTestId('where').getByRole('button', { name: /Kiln brush, step 2/ }).click()
+  await phone.getByTestId('school').click()
+  await shoot(phone, 'log-school', phone.getByTestId('save-school'))
+  await phone.getByTestId('save-school').click()
+  await phone.getByRole('button', { name: /tap when tied on/ }).click()
+  for (const sign of ['look', 'follow', 'follow', 'tap']) await phone.getByTestId(sign).click()
+  await phone.getByTestId('take').click()
+  await phone.getByRole('slider', { name: 'length' }).press('ArrowRight')
+  await phone.getByRole('button', { name: 'kept' }).click()
+  await phone.getByTestId('save-fish').click()
+  await shoot(phone, 'log-stop', phone.getByTestId('take'))
+  await phone.evaluate(() => localStorage.setItem('remous-ground', 'night'))
+  await phone.reload()
+  await shoot(phone, 'log-stop-night', phone.getByTestId('take'))
+
+  await desk.goto(`http://127.0.0.1:${PORT}/days`)
+  await desk.getByRole('link', { name: /April/ }).nth(2).click()
+  await shoot(desk, 'day', desk.getByTestId('schools'))
+}
+finally {
+  await browser.close()
+  server.kill()
+  rmSync(folder, { recursive: true, force: true })
+}
+
+async function up() {
+  for (let tries = 0; tries < 100; tries++) {
+    if (await fetch(`http://127.0.0.1:${PORT}/api/me`).then(r => r.ok, () => false)) return
+    await new Promise(wake => setTimeout(wake, 100))
+  }
+  throw new Error('the server did not come up')
+}
+
+/** Waits for what the view is about, lets menus and sheets come to rest, and takes the picture. */
+async function shoot(page, name, shown) {
+  await shown.waitFor()
+  await page.mouse.move(0, 0)
+  await page.waitForTimeout(900)
+  await page.screenshot({ path: join(OUT, `${name}.png`) })
+  console.log(`docs/screenshots/${name}.png`)
+}
