@@ -47,9 +47,9 @@ export function listPlaces(db: Db, ownerId: string, waterId: string): Place[] {
 
 /** What the log says about a water: readings, past schools and the tally of each place. */
 export function waterRecord(db: Db, ownerId: string, { id: waterId, zone }: Water): WaterRecord {
-  const onWater = and(eq(trips.ownerId, ownerId), eq(trips.waterId, waterId))
-  const seen = db.select({ school: schools }).from(schools).innerJoin(trips, and(eq(trips.id, schools.tripId), eq(trips.ownerId, schools.ownerId))).where(onWater).all()
-  const been = db.select({ visit: visits }).from(visits).innerJoin(trips, and(eq(trips.id, visits.tripId), eq(trips.ownerId, visits.ownerId))).where(onWater).all()
+  const ofWater = and(eq(trips.ownerId, ownerId), eq(trips.waterId, waterId))
+  const seen = db.select({ school: schools }).from(schools).innerJoin(trips, and(eq(trips.id, schools.tripId), eq(trips.ownerId, schools.ownerId))).where(ofWater).all()
+  const been = db.select({ visit: visits }).from(visits).innerJoin(trips, and(eq(trips.id, visits.tripId), eq(trips.ownerId, visits.ownerId))).where(ofWater).all()
   const byPlace: WaterRecord['places'] = {}
   for (const { visit } of been) {
     if (visit.placeId === null) continue

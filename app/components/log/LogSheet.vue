@@ -13,7 +13,7 @@ watch(open, (value) => {
     :aria-label="title"
   >
     <div
-      class="sheet body"
+      class="sheet boat-sheet body"
       role="dialog"
       :aria-label="title"
     >

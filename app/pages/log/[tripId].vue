@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { coverTop } from '../../../core/place/kinds'
 import type { EntryKind } from '../../../core/school/entries'
-import { formatDepth, formatDistance, formatMinutes, formatSeconds, formatSetting, formatWeight } from '../../../core/units/format'
+import { formatDepth, formatMinutes } from '../../../core/units/format'
 import { placeStaffDepth } from '../../../core/water/tints'
 import { clockText } from '../../utils/time'
 
-definePageMeta({ layout: 'onwater' })
+definePageMeta({ layout: 'boat' })
 const route = useRoute()
 const session = useSession()
 const waters = useWater()
@@ -225,81 +225,20 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
           </h2>
           <p>{{ advised }}</p>
         </section>
-        <section
+        <LogRigCard
           v-if="rig"
-          class="card"
-          aria-label="Rig card"
-        >
-          <button
-            type="button"
-            class="cell"
-            @click="tie"
-          >
-            <span class="quiet">{{ rigOn ? 'rig on, tap to log anew' : 'tap when tied on' }}</span>
-            <strong>{{ formatWeight((rigOn?.body.headKg ?? rig.tie.massKg), units) }}</strong>
-            <span
-              v-if="rigOn && rigOn.body.headKg !== rig.tie.massKg"
-              class="quiet tone-careful"
-            >better: {{ formatWeight(rig.tie.massKg, units) }}</span>
-          </button>
-          <div class="cell">
-            <span class="quiet">count to {{ formatDepth(rig.baitDepthM, units) }}</span>
-            <strong>{{ formatSeconds(rig.tie.fallS) }}</strong>
-          </div>
-          <div class="cell">
-            <span class="quiet">or float stop</span>
-            <strong>{{ formatSetting(rig.float.setting.stopLengthM, units) }}</strong>
-          </div>
-          <div class="cell">
-            <span class="quiet">hold off</span>
-            <strong>{{ formatDistance(rig.standOff.fromM, units) }}</strong>
-          </div>
-        </section>
-        <section
-          class="pad"
-          aria-label="Log"
-        >
-          <button
-            type="button"
-            class="key"
-            data-test="look"
-            @click="sign('look')"
-          >
-            <span>Look</span><small>came, turned away</small><b>{{ visit.looks }}</b>
-          </button>
-          <button
-            type="button"
-            class="key"
-            data-test="follow"
-            @click="sign('follow')"
-          >
-            <span>Follow</span><small>trailed it</small><b>{{ visit.follows }}</b>
-          </button>
-          <button
-            type="button"
-            class="key"
-            data-test="tap"
-            @click="sign('tap')"
-          >
-            <span>Tap</span><small>felt, missed</small><b>{{ visit.taps }}</b>
-          </button>
-          <button
-            type="button"
-            class="key"
-            data-test="school"
-            @click="sheet = 'school'"
-          >
-            <span>School</span><small>new, or moved</small><b>{{ schoolsHere.length }}</b>
-          </button>
-          <button
-            type="button"
-            class="key take"
-            data-test="take"
-            @click="take"
-          >
-            <span>Take</span><small>fish on; details can wait</small><b>{{ fishHere.length }}</b>
-          </button>
-        </section>
+          :rig="rig"
+          :tied-kg="rigOn?.body.headKg ?? null"
+          @tie="tie"
+        />
+        <LogPad
+          :signs="visit"
+          :schools="schoolsHere.length"
+          :fish="fishHere.length"
+          @sign="sign"
+          @school="sheet = 'school'"
+          @take="take"
+        />
         <nav aria-label="Stop">
           <button
             type="button"
@@ -395,21 +334,6 @@ header { grid-area: head; background: var(--sheet); border-bottom: 1px solid var
 .wait { grid-area: body; padding: 24px; }
 .say h2 { font-size: 22px; }
 .say p { font-size: 16px; line-height: 1.35; }
-.card { display: grid; grid-template-columns: 1fr 1fr; border-top: 1px solid var(--rule); border-bottom: 1px solid var(--rule); }
-.cell { font: inherit; color: inherit; text-align: left; background: none; border: 0; padding: 7px 4px; display: flex; flex-direction: column; min-height: 56px; }
-button.cell { cursor: pointer; text-decoration: underline; text-decoration-color: var(--rule); text-underline-offset: 4px; }
-.cell strong { font-size: 22px; line-height: 1.15; }
-.cell .quiet { font-size: 14px; }
-.pad { flex: 1; display: grid; grid-template-columns: 1fr 1fr; grid-auto-rows: minmax(64px, 1fr); gap: 9px; min-height: 260px; }
-.key { font: inherit; position: relative; text-align: left; background: var(--sheet); color: var(--ink); border: 2px solid var(--ink); border-radius: 9px; padding: 8px 12px; display: flex; flex-direction: column; justify-content: center; cursor: pointer; touch-action: manipulation; min-height: 64px; }
-.key span { font-size: 21px; font-weight: 750; line-height: 1.2; }
-.key small { font-size: 14px; color: var(--ink-2); }
-.key b { position: absolute; right: 12px; bottom: 8px; font-size: 25px; line-height: 1; color: var(--mark); }
-.key:active { background: var(--what-if); }
-.key.take { grid-column: 1 / 3; background: var(--ink); color: var(--sheet); }
-.key.take span { font-size: 29px; }
-.key.take small { color: var(--sheet); }
-.key.take b { color: var(--sheet); font-size: 40px; }
 nav { display: grid; grid-template-columns: 1fr 1fr 1fr; border-top: 1px solid var(--ink); margin: 0 -10px -10px; background: var(--sheet); }
 nav button { font: inherit; font-size: 16px; font-weight: 700; color: var(--ink); background: none; border: 0; border-right: 1px solid var(--rule); min-height: 60px; padding: 4px; cursor: pointer; }
 nav button:disabled { color: var(--ink-2); opacity: 0.6; }

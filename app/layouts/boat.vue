@@ -1,9 +1,9 @@
 <template>
-  <main class="onwater">
+  <main class="boat">
     <slot />
   </main>
 </template>
 
 <style scoped>
-.onwater { height: 100dvh; min-height: 0; }
+.boat { height: 100dvh; min-height: 0; }
 </style>
