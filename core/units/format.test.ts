@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import {
-  compassPoint, depthUnit, depthUnitM, formatDepth, formatDepthBand, formatDistance, formatFishWeight, formatLength, formatLine, formatMinutes,
+  compassPoint, depthUnit, formatArea, depthUnitM, formatDepth, formatDepthBand, formatDistance, formatFishWeight, formatLength, formatLine, formatMinutes,
   formatPercent, formatRoundDepth, formatSeconds, formatSetting, formatSmall, formatSpeed, formatTemperature, formatTemperatureChange, formatWeight, formatWind,
 } from './format'
 
@@ -43,6 +43,11 @@ describe('depths and lengths', () => {
     expect(formatSmall(0.6 * IN, 'us')).toBe('0.6 in')
     expect(formatSmall(2.5 * FT, 'us')).toBe('2 ft 6')
     expect(formatSmall(0.123, 'metric')).toBe('12 cm')
+  })
+
+  it('writes areas in acres or hectares', () => {
+    expect([4046.86, 10_117, 69_000].map(m2 => formatArea(m2, 'us'))).toEqual(['1 acre', '2.5 acres', '17 acres'])
+    expect(formatArea(69_000, 'metric')).toBe('6.9 ha')
   })
 
   it('groups long distances and changes to miles or kilometres', () => {

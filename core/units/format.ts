@@ -65,6 +65,14 @@ export function formatDistance(m: number, units: Units): string {
   return m < 1000 ? `${trim(m, m < 20 ? 1 : 0)} m` : `${trim(m / 1000, 1)} km`
 }
 
+const ACRE_M2 = 4046.8564224
+
+/** Area of water: "17 acres" or "6.9 ha". */
+export function formatArea(m2: number, units: Units): string {
+  const value = units === 'us' ? m2 / ACRE_M2 : m2 / 10_000
+  return `${trim(value, value < 10 ? 1 : 0)} ${units === 'us' ? (trim(value, 1) === '1' ? 'acre' : 'acres') : 'ha'}`
+}
+
 function grouped(value: number): string {
   const rounded = value < 100 ? Math.round(value) : Math.round(value / 10) * 10
   return rounded.toLocaleString('en-US')
