@@ -6,8 +6,8 @@ import type { DepthGrid } from './depthGrid'
  */
 export function smoothDepth({ depthM, cols, rows, cellM }: DepthGrid, radiusM: number): Float32Array {
   const half = Math.max(1, Math.round(radiusM / cellM / 1.7))
-  let sum = Float64Array.from(depthM, d => (Number.isNaN(d) ? 0 : d))
-  let wet = Float64Array.from(depthM, d => (Number.isNaN(d) ? 0 : 1))
+  let sum: Float64Array = Float64Array.from(depthM, d => (Number.isNaN(d) ? 0 : d))
+  let wet: Float64Array = Float64Array.from(depthM, d => (Number.isNaN(d) ? 0 : 1))
   for (let pass = 0; pass < 3; pass++) {
     sum = boxed(boxed(sum, cols, rows, 1, cols, half), rows, cols, cols, 1, half)
     wet = boxed(boxed(wet, cols, rows, 1, cols, half), rows, cols, cols, 1, half)
