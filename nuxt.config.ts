@@ -1,4 +1,5 @@
 import { cp } from 'node:fs/promises'
+import { build } from 'esbuild'
 import { night, day } from './app/theme'
 
 export default defineNuxtConfig({
@@ -20,7 +21,10 @@ export default defineNuxtConfig({
     compressPublicAssets: { gzip: true, brotli: true },
     hooks: {
       async compiled(nitro) {
-        await cp('server/db/migrations', `${nitro.options.output.serverDir}/migrations`, { recursive: true })
+        const out = nitro.options.output.serverDir
+        await cp('server/db/migrations', `${out}/migrations`, { recursive: true })
+        // Threads are started from files of their own, which the server's bundle does not hold.
+        await build({ entryPoints: { chart: 'server/workers/chart.ts' }, outdir: `${out}/workers`, outExtension: { '.js': '.mjs' }, bundle: true, platform: 'node', format: 'esm', target: 'node20' })
       },
     },
   },

@@ -14,7 +14,7 @@ export interface Survey {
 export function survey(truth: DepthGrid, { spacingM, count, noiseM = 0.15, seed = 7, headingDeg = 20 }: { spacingM: number, count: number, noiseM?: number, seed?: number, headingDeg?: number }): Survey {
   const random = seededRandom(seed)
   const gauss = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-  const rings = depthAreas({ grid: truth, levelsM: [0] })[0]!.polygons[0]!.map(ring => ring.map(([x, y]) => ({ x, y })))
+  const rings = depthAreas({ grid: truth, levelsM: [0] })[0]!.polygons[0]!.map(ring => ring.slice(0, -1).map(([x, y]) => ({ x, y })))
   const [outer, ...islands] = rings
   const w = truth.cols * truth.cellM
   const h = truth.rows * truth.cellM

@@ -15,6 +15,12 @@ export interface Water extends WaterSummary {
   latDeg: number
   /** shoreline with islands as holes, WGS 84 */
   shoreline: { type: 'Polygon', coordinates: [number, number][][] }
+  /** width of the grid's cells, m */
+  cellM: number
+  /** pool level that the chart's depths are for, in the water's own datum, m */
+  referenceLevelM: number
+  /** how far off the chart was on tracks left out, m; null when never measured */
+  heldOutM: number | null
   /** version tag of its depth grid */
   gridTag: string
 }

@@ -12,6 +12,8 @@ export interface DepthGrid {
   cols: number
   rows: number
   depthM: Float32Array
+  /** how far a depth can be trusted, 0–1 (see `buildDepthGrid`); absent when not known; NaN off the water */
+  confidence?: Float32Array
 }
 
 /** Depth at a point by bilinear interpolation between the wet cell centres around it; NaN off the water. */

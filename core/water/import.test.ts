@@ -17,6 +17,7 @@ describe('shoreline', () => {
 
   it('is sound, or says what and where it is not', () => {
     expect(shorelineFault(square(0, 0, 100))).toBeNull()
+    expect(shorelineFault([...square(0, 0, 100), { x: 0, y: 0 }])).toBeNull()
     const bow = [{ x: 0, y: 0 }, { x: 100, y: 100 }, { x: 100, y: 0 }, { x: 0, y: 60 }]
     expect(shorelineFault(bow)).toMatchObject({ message: expect.stringMatching(/crosses itself between corners 1 and 3/) as string, x: expect.closeTo(37.5, 0) as number })
     expect(shorelineFault(square(0, 0, 5).slice(0, 2))!.message).toMatch(/at least 3 corners; this one has 2/)

@@ -38,7 +38,11 @@ export function shorelineFault(ring: Ring): ShorelineFault | null {
   const area = ringArea(ring)
   if (area < SMALLEST_M2) return { message: 'the shoreline encloses next to nothing: its corners lie on one line, or longitude and latitude are mixed up', ...at }
   if (area > LARGEST_M2) return { message: `the shoreline encloses ${Math.round(area / 1e6)} km²: more than a lake; are longitude and latitude in degrees?`, ...at }
-  const cross = selfCrossing(ring)
+  // A corner given twice, the closing one for instance, is no crossing.
+  const cross = selfCrossing(ring.filter((p, i) => {
+    const before = ring[(i + ring.length - 1) % ring.length]!
+    return p.x !== before.x || p.y !== before.y
+  }))
   return cross ? { message: `the shoreline crosses itself between corners ${cross.first + 1} and ${cross.second + 1}`, x: cross.x, y: cross.y } : null
 }
 

@@ -94,6 +94,15 @@ describe('depth grid blob', () => {
     expect(back).toEqual(grid)
   })
 
+  it('keeps the confidence, and still reads version 1', () => {
+    const sure = { ...grid, confidence: grid.depthM.map(d => d / 20) }
+    expect(decodeDepthGrid(encodeDepthGrid(sure))).toEqual(sure)
+    const old = encodeDepthGrid(grid)
+    old[4] = 1
+    expect(decodeDepthGrid(old)).toEqual(grid)
+    expect(() => encodeDepthGrid({ ...sure, confidence: new Float32Array(3) })).toThrow(/confidence has 3 cells/)
+  })
+
   it('reads from the middle of a larger buffer', () => {
     const bytes = encodeDepthGrid(grid)
     const shifted = new Uint8Array(bytes.length + 3)

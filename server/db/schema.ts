@@ -23,7 +23,36 @@ export const waters = sqliteTable('waters', {
   lonDeg: real().notNull(),
   latDeg: real().notNull(),
   shoreline: text({ mode: 'json' }).$type<Water['shoreline']>().notNull(),
+  /** width of the grid's cells, m */
+  cellM: real().notNull().default(5),
+  /** pool level that the chart's depths are for, in the water's own datum, m */
+  referenceLevelM: real().notNull().default(0),
+  /** how far off the chart was on tracks left out, m; null when never measured */
+  heldOutM: real(),
 })
+
+/** Soundings of one import: `encodeSoundings`'s bytes, gzipped. Undone ones are kept and left out of the grid. */
+export const imports = sqliteTable('imports', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  waterId: text().notNull().references(() => waters.id),
+  at: text().notNull(),
+  label: text().notNull(),
+  /** pool level on the day they were taken, m; null: the reference level */
+  levelM: real(),
+  count: integer().notNull(),
+  excluded: integer().notNull(),
+  undone: integer({ mode: 'boolean' }).notNull(),
+  bytes: blob({ mode: 'buffer' }).notNull(),
+}, table => [index('imports_by_water').on(table.ownerId, table.waterId)])
+
+/** Pool levels by instant, in the water's own datum. */
+export const levels = sqliteTable('levels', {
+  ownerId: owner(),
+  waterId: text().notNull().references(() => waters.id),
+  at: text().notNull(),
+  levelM: real().notNull(),
+}, table => [primaryKey({ columns: [table.waterId, table.at] })])
 
 /** Depth grid of a water: `encodeDepthGrid`'s bytes, gzipped; the tag is a hash of the bytes before that. */
 export const grids = sqliteTable('grids', {

@@ -6,7 +6,7 @@ import { decodeDepthGrid, encodeDepthGrid } from '../../core/water/depthGridBlob
 import type { DepthGrid } from '../../core/water/depthGrid'
 import type { Place } from '../../core/place/kinds'
 import type { Water, WaterRecord, WaterSummary } from '../../shared/waters'
-import type { Db } from '../db/open'
+import type { Db, Tx } from '../db/open'
 import { grids, places, readings, schools, trips, visits, waters } from '../db/schema'
 import { unknownThing } from './fault'
 
@@ -16,7 +16,7 @@ export function listWaters(db: Db, ownerId: string): WaterSummary[] {
 
 /** @throws Fault 404 when the angler has no such water */
 export function requireWater(db: Db, ownerId: string, waterId: string): Water {
-  const row = db.select({ id: waters.id, name: waters.name, zone: waters.zone, lonDeg: waters.lonDeg, latDeg: waters.latDeg, shoreline: waters.shoreline, gridTag: grids.tag })
+  const row = db.select({ id: waters.id, name: waters.name, zone: waters.zone, lonDeg: waters.lonDeg, latDeg: waters.latDeg, shoreline: waters.shoreline, cellM: waters.cellM, referenceLevelM: waters.referenceLevelM, heldOutM: waters.heldOutM, gridTag: grids.tag })
     .from(waters).innerJoin(grids, eq(grids.waterId, waters.id))
     .where(and(eq(waters.id, waterId), eq(waters.ownerId, ownerId))).get()
   if (!row) throw unknownThing('water', waterId)
@@ -31,7 +31,7 @@ export function gridBytes(db: Db, waterId: string): { tag: string, gzipped: Buff
 }
 
 /** Stores a water's grid, replacing an older one; what was stored is read back and compared first. */
-export function setGrid(db: Db, waterId: string, grid: DepthGrid): void {
+export function setGrid(db: Db | Tx, waterId: string, grid: DepthGrid): void {
   const plain = encodeDepthGrid(grid)
   const bytes = gzipSync(plain, { level: 9 })
   decodeDepthGrid(gunzipSync(bytes))

@@ -7,6 +7,8 @@ import type { Db } from '../db/open'
 import { useDb } from './database'
 
 const MOST_BYTES = 1_048_576
+/** About two million soundings. */
+const MOST_BINARY_BYTES = 67_108_864
 
 export interface RouteContext {
   event: H3Event<EventHandlerRequest>
@@ -40,7 +42,7 @@ export function route<T>(handler: (context: RouteContext) => T | Promise<T>) {
 export async function readJson<T>(event: H3Event, schema: Joi.Schema<T>): Promise<T> {
   const type = getHeader(event, 'content-type') ?? ''
   if (!/^application\/json\b/i.test(type)) throw new Fault(415, { message: `the body must be application/json, not ${type === '' ? 'nothing' : type}` })
-  const text = await readText(event)
+  const text = (await readBody(event, MOST_BYTES)).toString('utf8')
   let input: unknown
   try {
     input = JSON.parse(text)
@@ -53,21 +55,41 @@ export async function readJson<T>(event: H3Event, schema: Joi.Schema<T>): Promis
   return result.value
 }
 
-/** Reads at most 1 MB; the length the sender claims is not trusted. */
-async function readText(event: H3Event): Promise<string> {
+/**
+ * The request's binary body: taken apart by `parse`, its header then checked.
+ * @throws Fault 415 for another content type, 413 over 64 MB, 400 when it cannot be taken apart, 422 when a field is wrong
+ */
+export async function readBytes<H, T extends { header: unknown }>(event: H3Event, schema: Joi.Schema<H>, parse: (body: Uint8Array) => T): Promise<Omit<T, 'header'> & { header: H }> {
+  const type = getHeader(event, 'content-type') ?? ''
+  if (!/^application\/octet-stream\b/i.test(type)) throw new Fault(415, { message: `the body must be application/octet-stream, not ${type === '' ? 'nothing' : type}` })
+  const body = await readBody(event, MOST_BINARY_BYTES)
+  let parsed: T
+  try {
+    parsed = parse(body)
+  }
+  catch (cause) {
+    throw new Fault(400, { message: `the body cannot be read: ${cause instanceof Error ? cause.message : String(cause)}` })
+  }
+  const result = check(schema, parsed.header)
+  if (!result.ok) throw new Fault(422, result.error)
+  return { ...parsed, header: result.value }
+}
+
+/** Reads at most so many bytes; the length the sender claims is not trusted. */
+async function readBody(event: H3Event, most: number): Promise<Buffer> {
   const chunks: Buffer[] = []
   let bytes = 0
   // Leaving the loop early must not tear the request down under the answer.
   for await (const chunk of event.node.req.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
     bytes += chunk.length
-    if (bytes > MOST_BYTES) {
+    if (bytes > most) {
       // The rest is not read: the connection ends with the answer.
       setResponseHeader(event, 'Connection', 'close')
-      throw new Fault(413, { message: `the body is over ${MOST_BYTES} bytes` })
+      throw new Fault(413, { message: `the body is over ${most} bytes` })
     }
     chunks.push(chunk)
   }
-  return Buffer.concat(chunks).toString('utf8')
+  return Buffer.concat(chunks)
 }
 
 /** A path parameter; the router has made sure that it is there. */

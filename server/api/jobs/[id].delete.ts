@@ -1,0 +1,1 @@
+export default route(({ event, angler }) => useJobs().stop(angler.id, pathId(event)))

@@ -1,0 +1,1 @@
+export default route(({ event, angler }) => useJobs().get(angler.id, pathId(event)))

@@ -1,0 +1,3 @@
+import { poolLevels } from '../../../services/imports'
+
+export default route(({ event, db, angler }) => poolLevels(db, angler.id, pathId(event)))
