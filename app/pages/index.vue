@@ -26,7 +26,9 @@ onMounted(async () => {
     </p>
     <template v-else-if="waters.list?.length === 0">
       <h1>No water yet</h1>
-      <p>Start with <code>npm run demo</code> to open the demo reservoir.</p>
+      <p>
+        <NuxtLink to="/bring">Bring in a water</NuxtLink> from a shoreline and soundings, or start with <code>npm run demo</code> to open the demo reservoir.
+      </p>
     </template>
     <p v-else>
       Opening the water …

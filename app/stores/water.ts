@@ -4,17 +4,34 @@ import type { DepthGrid } from '../../core/water/depthGrid'
 import { deepest } from '../../core/water/depthGrid'
 import { decodeDepthGrid } from '../../core/water/depthGridBlob'
 import { localFrame } from '../../core/water/localFrame'
+import { atPoolLevel, levelAt } from '../../core/water/poolLevel'
+import type { PoolLevels } from '../../shared/imports'
 import type { Water, WaterRecord, WaterSummary } from '../../shared/waters'
 import { api, apiBytes } from '../utils/api'
+import { useSession } from './session'
 
 /** The water that is open: shape, depths, places, and what the log knows of it. */
 export const useWater = defineStore('water', () => {
   const list = ref<WaterSummary[] | null>(null)
   const water = shallowRef<Water | null>(null)
-  const grid = shallowRef<DepthGrid | null>(null)
+  const session = useSession()
+  /** the chart at its reference level */
+  const chart = shallowRef<DepthGrid | null>(null)
+  const levels = shallowRef<PoolLevels>({ referenceLevelM: 0, levels: [] })
+  /** a supposed height of the pool over the reference, m; null: as read */
+  const supposedPoolM = ref<number | null>(null)
   const places = shallowRef<Place[]>([])
   const record = shallowRef<WaterRecord>({ readings: [], places: {}, schools: [] })
   const problem = ref<string | null>(null)
+
+  /** Height of the pool over the chart's reference level today, m; null when no level was ever read. */
+  const readPoolM = computed(() => {
+    const level = levelAt(levels.value.levels.map(l => ({ atMs: Date.parse(l.at), levelM: l.levelM })), session.nowMs)
+    return level === null ? null : level - levels.value.referenceLevelM
+  })
+  const poolM = computed(() => supposedPoolM.value ?? readPoolM.value ?? 0)
+  /** The depths as they are with today's pool, or the supposed one: what everything else reads. */
+  const grid = computed(() => (chart.value ? atPoolLevel(chart.value, poolM.value) : null))
 
   const frame = computed(() => (water.value ? localFrame(water.value) : null))
   const deepestM = computed(() => (grid.value ? deepest(grid.value) : 0))
@@ -24,14 +41,16 @@ export const useWater = defineStore('water', () => {
     return list.value
   }
 
-  async function load(id: string) {
-    if (water.value?.id === id) return
+  async function load(id: string, { again = false } = {}) {
+    if (water.value?.id === id && !again) return
     problem.value = null
     try {
-      const [found, bytes, placeList, log] = await Promise.all([
-        api<Water>(`waters/${id}`), apiBytes(`waters/${id}/grid`), api<Place[]>(`waters/${id}/places`), api<WaterRecord>(`waters/${id}/record`),
+      const [found, bytes, placeList, log, pool] = await Promise.all([
+        api<Water>(`waters/${id}`), apiBytes(`waters/${id}/grid`), api<Place[]>(`waters/${id}/places`), api<WaterRecord>(`waters/${id}/record`), api<PoolLevels>(`waters/${id}/levels`),
       ])
-      grid.value = decodeDepthGrid(bytes)
+      chart.value = decodeDepthGrid(bytes)
+      levels.value = pool
+      supposedPoolM.value = null
       places.value = placeList
       record.value = log
       water.value = found
@@ -48,5 +67,10 @@ export const useWater = defineStore('water', () => {
 
   const placeById = (id: string | null) => places.value.find(p => p.id === id) ?? null
 
-  return { list, water, grid, places, record, problem, frame, deepestM, loadList, load, refreshRecord, placeById }
+  async function setLevels(given: PoolLevels) {
+    levels.value = await api<PoolLevels>(`waters/${water.value!.id}/levels`, { method: 'PUT', body: given })
+    supposedPoolM.value = null
+  }
+
+  return { list, water, grid, places, record, problem, frame, deepestM, levels, poolM, readPoolM, supposedPoolM, loadList, load, refreshRecord, setLevels, placeById }
 })

@@ -6,19 +6,22 @@ export interface DepthInk {
   tints: string[]
   line: string
   shore: string
-  pattern: string
-  land: string
+  /** colour of each overlay's pattern */
+  patterns: Record<OverlayKind, string>
 }
+
+/** now: where the fish should be, dots; beside: the second band, strokes; weed: sprigs; doubt: no sounding near, hatched. */
+export type OverlayKind = 'now' | 'beside' | 'weed' | 'doubt'
 
 /**
  * The chart's ground: tinted depths with contour lines in ink, drawn as vectors on a canvas of its own,
- * and a dotted pattern where the fish should be. Coordinates are the water's local metres.
+ * and patterns over parts of the water, so that they can be told apart in grey. Coordinates are the water's local metres.
  */
 export class DepthLayer extends Layer {
   private readonly canvas = document.createElement('canvas')
   private bands: Path2D[] = []
-  private staging: Path2D | null = null
-  private dots: CanvasPattern | null = null
+  private overlays = new Map<OverlayKind, Path2D>()
+  private patterns = new Map<OverlayKind, CanvasPattern>()
   private ink: DepthInk
 
   constructor(ink: DepthInk) {
@@ -33,15 +36,16 @@ export class DepthLayer extends Layer {
     this.changed()
   }
 
-  /** Water between two depths: the deeper area is cut out of the shallower. */
-  setStaging(between: [DepthArea, DepthArea] | null): void {
-    this.staging = between ? pathOf(between) : null
+  /** A pattern over the water that is in the first areas and not in the second; null takes it off. */
+  setOverlay(kind: OverlayKind, between: [DepthArea, DepthArea] | null): void {
+    if (between) this.overlays.set(kind, pathOf(between))
+    else this.overlays.delete(kind)
     this.changed()
   }
 
   setInk(ink: DepthInk): void {
     this.ink = ink
-    this.dots = null
+    this.patterns.clear()
     this.changed()
   }
 
@@ -72,11 +76,11 @@ export class DepthLayer extends Layer {
       paint.lineWidth = 0.7 * lineM
       paint.stroke(band)
     })
-    if (this.staging) {
+    for (const [kind, path] of this.overlays) {
       paint.save()
-      paint.clip(this.staging, 'evenodd')
+      paint.clip(path, 'evenodd')
       paint.setTransform(1, 0, 0, 1, 0, 0)
-      paint.fillStyle = this.pattern(paint, pixelRatio, left, top)
+      paint.fillStyle = this.pattern(kind, paint, pixelRatio, left, top)
       paint.fillRect(0, 0, width, height)
       paint.restore()
     }
@@ -90,24 +94,47 @@ export class DepthLayer extends Layer {
     return this.canvas
   }
 
-  /** Dots fixed to the water, not to the screen, so that they do not swim when the chart is moved. */
-  private pattern(paint: CanvasRenderingContext2D, pixelRatio: number, left: number, top: number): CanvasPattern {
-    if (!this.dots) {
-      const cell = 9 * pixelRatio
+  /** Fixed to the water, not to the screen, so that it does not swim when the chart is moved. */
+  private pattern(kind: OverlayKind, paint: CanvasRenderingContext2D, pixelRatio: number, left: number, top: number): CanvasPattern {
+    let pattern = this.patterns.get(kind)
+    if (!pattern) {
       const tile = document.createElement('canvas')
-      tile.width = tile.height = Math.round(cell)
+      const cell = Math.round(CELLS[kind] * pixelRatio)
+      tile.width = tile.height = cell
       const ink = tile.getContext('2d')!
-      ink.fillStyle = this.ink.pattern
-      for (const at of [0.25, 0.75]) {
-        ink.beginPath()
-        ink.arc(cell * at, cell * at, 1.25 * pixelRatio, 0, 2 * Math.PI)
-        ink.fill()
-      }
-      this.dots = paint.createPattern(tile, 'repeat')!
+      ink.fillStyle = ink.strokeStyle = this.ink.patterns[kind]
+      ink.lineCap = 'round'
+      DRAWINGS[kind](ink, cell, pixelRatio)
+      pattern = paint.createPattern(tile, 'repeat')!
+      this.patterns.set(kind, pattern)
     }
-    this.dots.setTransform(new DOMMatrix().translate(left, top))
-    return this.dots
+    pattern.setTransform(new DOMMatrix().translate(left, top))
+    return pattern
   }
+}
+
+const CELLS: Record<OverlayKind, number> = { now: 9, beside: 10, weed: 13, doubt: 8 }
+const DRAWINGS: Record<OverlayKind, (ink: CanvasRenderingContext2D, cell: number, ratio: number) => void> = {
+  now(ink, cell, ratio) {
+    for (const at of [0.25, 0.75]) {
+      ink.beginPath()
+      ink.arc(cell * at, cell * at, 1.25 * ratio, 0, 2 * Math.PI)
+      ink.fill()
+    }
+  },
+  beside: (ink, cell, ratio) => strokes(ink, 1.5 * ratio, [[0.15, 0.3, 0.55, 0.3], [0.6, 0.8, 1, 0.8], [0, 0.8, 0.1, 0.8]], cell),
+  weed: (ink, cell, ratio) => strokes(ink, 1.3 * ratio, [[0.3, 0.75, 0.3, 0.3], [0.3, 0.55, 0.12, 0.35], [0.3, 0.55, 0.48, 0.35], [0.8, 1, 0.8, 0.7]], cell),
+  doubt: (ink, cell, ratio) => strokes(ink, 0.9 * ratio, [[0, 1, 1, 0], [-0.1, 0.1, 0.1, -0.1], [0.9, 1.1, 1.1, 0.9]], cell),
+}
+
+function strokes(ink: CanvasRenderingContext2D, width: number, lines: [number, number, number, number][], cell: number): void {
+  ink.lineWidth = width
+  ink.beginPath()
+  for (const [x0, y0, x1, y1] of lines) {
+    ink.moveTo(x0 * cell, y0 * cell)
+    ink.lineTo(x1 * cell, y1 * cell)
+  }
+  ink.stroke()
 }
 
 function pathOf(areas: DepthArea[]): Path2D {

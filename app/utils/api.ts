@@ -12,12 +12,19 @@ export class ApiError extends Error {
 }
 
 /** Calls the server; the answer's shape is the caller's to name. @throws ApiError when refused, TypeError when there is no network */
-export async function api<T>(path: string, { method = 'GET', body }: { method?: 'GET' | 'POST' | 'PATCH', body?: unknown } = {}): Promise<T> {
+export async function api<T>(path: string, { method = 'GET', body }: { method?: 'GET' | 'POST' | 'PATCH' | 'PUT' | 'DELETE', body?: unknown } = {}): Promise<T> {
   const response = await fetch(`/api/${path}`, {
     method,
     headers: body === undefined ? {} : { 'Content-Type': 'application/json' },
     body: body === undefined ? undefined : JSON.stringify(body),
   })
+  if (!response.ok) throw await refusal(response)
+  return await response.json() as T
+}
+
+/** Sends bytes, as `api` sends JSON. */
+export async function apiSend<T>(path: string, bytes: Uint8Array): Promise<T> {
+  const response = await fetch(`/api/${path}`, { method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: bytes as Uint8Array<ArrayBuffer> })
   if (!response.ok) throw await refusal(response)
   return await response.json() as T
 }

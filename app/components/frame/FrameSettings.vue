@@ -6,6 +6,15 @@ const UNITS: { value: Units, label: string }[] = [{ value: 'us', label: 'feet an
 const GROUNDS = [{ value: 'day', label: 'day' }, { value: 'night', label: 'before dawn' }] as const
 const SIDES = [{ value: 'left', label: 'left' }, { value: 'right', label: 'right' }] as const
 const problem = ref<string | null>(null)
+const waters = useWater()
+onMounted(async () => {
+  try {
+    await waters.loadList()
+  }
+  catch (error) {
+    problem.value = `The list of waters cannot be read: ${error instanceof Error ? error.message : String(error)}`
+  }
+})
 
 async function save(change: Parameters<typeof session.set>[0]) {
   try {
@@ -20,6 +29,26 @@ async function save(change: Parameters<typeof session.set>[0]) {
 
 <template>
   <div class="settings">
+    <div>
+      <span class="quiet">waters</span>
+      <div class="chips">
+        <NuxtLink
+          v-for="w in waters.list ?? []"
+          :key="w.id"
+          class="chip"
+          :to="`/water/${w.id}`"
+          :aria-current="w.id === waters.water?.id ? 'true' : undefined"
+        >
+          {{ w.name }}
+        </NuxtLink>
+        <NuxtLink
+          class="chip"
+          to="/bring"
+        >
+          Bring in a water
+        </NuxtLink>
+      </div>
+    </div>
     <div>
       <span class="quiet">figures in</span>
       <div class="chips">
@@ -92,4 +121,6 @@ async function save(change: Parameters<typeof session.set>[0]) {
 
 <style scoped>
 .settings { display: flex; flex-direction: column; gap: 14px; }
+a.chip { text-decoration: none; display: inline-flex; align-items: center; }
+a.chip[aria-current] { border: 2px solid var(--ink); box-shadow: inset 0 -4px 0 var(--ink); }
 </style>

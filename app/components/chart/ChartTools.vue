@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import type { BandMeeting, DepthBand } from '../../../core/water/bandMeetings'
+import { depthUnitM, formatDepth, formatDepthBand, formatDistance, formatPercent, formatSmall } from '../../../core/units/format'
+
+const props = defineProps<{
+  layers: { roads: boolean, weed: boolean, doubt: boolean, bands: boolean }
+  bands: { shallow: DepthBand, deep: DepthBand }
+  meetings: BandMeeting[] | null
+  drawing: boolean
+}>()
+const emit = defineEmits<{ layer: [name: 'roads' | 'weed' | 'doubt' | 'bands', on: boolean], bands: [bands: { shallow: DepthBand, deep: DepthBand }], draw: [on: boolean], takeOut: [what: 'contours' | 'features' | 'places', as: 'geojson' | 'kml' | 'gpx'] }>()
+const session = useSession()
+const waters = useWater()
+const advice = useAdvice()
+const problem = ref<string | null>(null)
+
+const LAYERS = [['roads', 'roads'], ['weed', 'weed line'], ['bands', 'two bands'], ['doubt', 'no sounding near']] as const
+const step = computed(() => depthUnitM(session.units) / (session.units === 'us' ? 2 : 4))
+const most = computed(() => Math.max(3, Math.min(12, waters.deepestM)))
+const what = ref<'contours' | 'features' | 'places'>('features')
+const FORMATS = [['geojson', 'GeoJSON'], ['kml', 'KML'], ['gpx', 'GPX']] as const
+
+function setBand(key: 'shallow' | 'deep', value: number[]) {
+  const band = [value[0]!, value[1]!] as const
+  const { shallow, deep } = props.bands
+  // The deep band stays below the shallow one: moving either pushes the other.
+  if (key === 'shallow') emit('bands', { shallow: band, deep: [Math.max(deep[0], band[1]), Math.max(deep[1], band[1] + step.value)] })
+  else emit('bands', { shallow: [Math.min(shallow[0], band[0]), Math.min(shallow[1], band[0])], deep: band })
+}
+
+async function keepLevel() {
+  const { levels, referenceLevelM } = waters.levels
+  try {
+    const at = new Date(session.instant()).toISOString()
+    await waters.setLevels({ referenceLevelM, levels: [...levels, { at, levelM: Math.round((referenceLevelM + waters.poolM) * 1000) / 1000 }] })
+    problem.value = null
+  }
+  catch (error) {
+    problem.value = `Not saved: ${error instanceof Error ? error.message : String(error)}`
+  }
+}
+const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\'s level' : `${formatSmall(Math.abs(waters.poolM), session.units)} ${waters.poolM > 0 ? 'over' : 'under'} it`))
+</script>
+
+<template>
+  <div class="tools">
+    <div
+      class="chips"
+      role="group"
+      aria-label="Layers"
+    >
+      <button
+        v-for="[key, label] in LAYERS"
+        :key="key"
+        type="button"
+        class="chip"
+        :aria-pressed="layers[key]"
+        @click="$emit('layer', key, !layers[key])"
+      >
+        {{ label }}
+      </button>
+      <button
+        type="button"
+        class="chip"
+        :aria-pressed="drawing"
+        data-test="draw-line"
+        @click="$emit('draw', !drawing)"
+      >
+        {{ drawing ? 'click a line, double-click to end' : 'measure a line' }}
+      </button>
+    </div>
+    <p
+      v-if="layers.weed"
+      class="quiet"
+      data-test="weed"
+    >
+      Weed can root down to about {{ formatDepth(advice.weedM, session.units) }} in this clarity; the band is a fifth either way.
+    </p>
+    <template v-if="layers.bands">
+      <div>
+        <span class="head"><span>dots: shallow band</span><strong>{{ formatDepthBand(bands.shallow[0], bands.shallow[1], session.units) }}</strong></span>
+        <v-range-slider
+          :model-value="[...bands.shallow]"
+          :min="0"
+          :max="most"
+          :step="step"
+          hide-details
+          color="primary"
+          track-size="3"
+          aria-label="shallow band"
+          @update:model-value="setBand('shallow', $event)"
+        />
+        <span class="head"><span>strokes: deep band</span><strong>{{ formatDepthBand(bands.deep[0], bands.deep[1], session.units) }}</strong></span>
+        <v-range-slider
+          :model-value="[...bands.deep]"
+          :min="0"
+          :max="most"
+          :step="step"
+          hide-details
+          color="primary"
+          track-size="3"
+          aria-label="deep band"
+          @update:model-value="setBand('deep', $event)"
+        />
+      </div>
+      <p
+        v-if="meetings"
+        class="quiet"
+        data-test="meetings"
+      >
+        {{ meetings.length === 0 ? 'These bands touch nowhere.' : `They touch in ${meetings.length} ${meetings.length === 1 ? 'place' : 'places'}; steepest over ${formatDistance(meetings[0]!.apartM, session.units)}, a fall of ${formatPercent(meetings[0]!.steepness)}.` }}
+      </p>
+    </template>
+    <FrameSlider
+      label="pool today"
+      :model-value="waters.poolM"
+      :min="-3"
+      :max="3"
+      :step="session.units === 'us' ? 0.0762 : 0.05"
+      :text="poolText"
+      @update:model-value="waters.supposedPoolM = $event"
+    />
+    <div
+      v-if="waters.supposedPoolM !== null"
+      class="chips"
+    >
+      <button
+        type="button"
+        class="chip"
+        @click="keepLevel"
+      >
+        Keep as today's level
+      </button>
+      <button
+        type="button"
+        class="chip"
+        @click="waters.supposedPoolM = null"
+      >
+        {{ waters.readPoolM === null ? 'Back to the chart\'s level' : 'Back to the reading' }}
+      </button>
+    </div>
+    <p
+      v-if="problem"
+      class="tone-now"
+      role="alert"
+    >
+      {{ problem }}
+    </p>
+    <div class="take-out">
+      <label>take out
+        <select v-model="what">
+          <option value="features">features and roads</option>
+          <option value="contours">contours</option>
+          <option value="places">places</option>
+        </select>
+      </label>
+      <button
+        v-for="[as, label] in FORMATS"
+        :key="as"
+        type="button"
+        class="chip"
+        @click="$emit('takeOut', what, as)"
+      >
+        {{ label }}
+      </button>
+      <a
+        class="chip"
+        :href="`/api/waters/${waters.water!.id}/soundings`"
+        download="soundings.csv"
+      >Soundings, CSV</a>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.tools { padding: 12px 16px; border-bottom: 1px solid var(--rule); display: flex; flex-direction: column; gap: 9px; }
+.head { display: flex; justify-content: space-between; font-size: 14.5px; color: var(--ink-2); }
+.head strong { color: var(--ink); font-size: 16px; }
+.take-out { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; font-size: 14.5px; color: var(--ink-2); }
+.take-out select { font: inherit; color: var(--ink); background: var(--sheet); border: 1px solid var(--rule); border-radius: 6px; padding: 7px 6px; }
+.chip { font-size: 14px; padding: 5px 9px; text-decoration: none; display: inline-flex; align-items: center; }
+</style>

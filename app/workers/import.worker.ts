@@ -1,0 +1,22 @@
+import * as Comlink from 'comlink'
+import { readAny, type FileContents, type ReadAnyOptions } from '../../core/formats/readAny'
+import { buildChart, type Chart } from '../../core/water/buildChart'
+import { cleanSoundings } from '../../core/water/cleanSoundings'
+import type { BuildOptions } from '../../core/water/buildDepthGrid'
+import { insideRing } from '../../core/water/shoreline'
+import type { Ring } from '../../core/water/rasterise'
+
+const api = {
+  read(name: string, text: string, options: ReadAnyOptions): FileContents {
+    return readAny(name, text, options)
+  },
+  clean(soundings: Float64Array, outer: Ring | null): Uint8Array {
+    return cleanSoundings({ soundings, inside: outer ? (x, y) => insideRing(outer, x, y) : undefined })
+  },
+  chart(options: BuildOptions, onProgress: (done: number) => void): Chart {
+    return buildChart({ ...options, onProgress })
+  },
+}
+export type ImportWorker = typeof api
+
+Comlink.expose(api)
