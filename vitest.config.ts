@@ -3,6 +3,9 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     environment: 'node',
+    // Whole waters are gridded and read; a busy machine may take a while over it.
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
     include: ['{core,shared,server,demo,sim,app}/**/*.test.ts'],
   },
 })

@@ -2,11 +2,12 @@ import { contourBench } from './contours'
 import { depthGridBench } from './depthGrid'
 import { featuresBench } from './features'
 import { fetchBench } from './fetch'
+import { framesBench } from './frames'
 import { lineShapeBench } from './lineShape'
 
 /** Each bench measures against a named rival in the same run; only the ratio is worth keeping. */
-for (const bench of [lineShapeBench, contourBench, fetchBench, featuresBench, depthGridBench]) {
-  const { what, lines } = bench()
+for (const bench of [lineShapeBench, contourBench, fetchBench, featuresBench, depthGridBench, framesBench]) {
+  const { what, lines } = await bench()
   console.log(`\n${what}`)
   for (const line of lines) console.log(`  ${line}`)
 }

@@ -66,6 +66,7 @@ test('a shoreline and a boat\'s log become a chart that is read', async ({ app, 
   await page.goto(page.url().replace(/\?.*/, ''))
   await expect(features.first()).toBeVisible({ timeout: 30_000 })
   const full = await depthUnder(page, 150, 0)
+  await page.getByText('Pool level and taking it out').click()
   await slide(page, 'pool today', 'ArrowLeft', /^3 ft .*under it$/)
   await expect.poll(() => depthUnder(page, 151, 0)).toBeLessThan(full - 2.5)
   await page.getByRole('button', { name: 'Keep as today\'s level' }).click()
@@ -80,6 +81,7 @@ test('a shoreline and a boat\'s log become a chart that is read', async ({ app, 
   expect(await weed()).toBeGreaterThan(murky + 2)
 
   // Out as GPX, and back in unchanged.
+  await page.getByText('Pool level and taking it out').click()
   const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'GPX' }).click()])
   expect(saved.suggestedFilename()).toBe('vessel-tarn-features.gpx')
   const read = readGpx(readFileSync(await saved.path(), 'utf8'))

@@ -10,6 +10,24 @@ export interface DepthInk {
   patterns: Record<OverlayKind, string>
 }
 
+/** A drawn rectangle of the chart: its middle in metres, pixels a metre, size in pixels. */
+interface Sheet {
+  x: number
+  y: number
+  scale: number
+  width: number
+  height: number
+}
+
+/** A sheet is this many times as wide and high as the view. */
+const SHEET = 1.4
+
+function covers(sheet: Sheet, view: Sheet): boolean {
+  return Math.abs(sheet.scale / view.scale - 1) < 1e-6
+    && Math.abs(sheet.x - view.x) * view.scale <= (sheet.width - view.width) / 2
+    && Math.abs(sheet.y - view.y) * view.scale <= (sheet.height - view.height) / 2
+}
+
 /** now: where the fish should be, dots; beside: the second band, strokes; weed: sprigs; doubt: no sounding near, hatched. */
 export type OverlayKind = 'now' | 'beside' | 'weed' | 'doubt'
 
@@ -19,6 +37,9 @@ export type OverlayKind = 'now' | 'beside' | 'weed' | 'doubt'
  */
 export class DepthLayer extends Layer {
   private readonly canvas = document.createElement('canvas')
+  /** the sheet that is shown a part of */
+  private readonly paper = document.createElement('canvas')
+  private sheet: Sheet | null = null
   private bands: Path2D[] = []
   private overlays = new Map<OverlayKind, Path2D>()
   private patterns = new Map<OverlayKind, CanvasPattern>()
@@ -33,23 +54,27 @@ export class DepthLayer extends Layer {
   /** Areas at least as deep as each level, shallow first; the first is the water itself. */
   setAreas(areas: DepthArea[]): void {
     this.bands = areas.map(area => pathOf([area]))
-    this.changed()
+    this.redraw()
   }
 
   /** A pattern over the water that is in the first areas and not in the second; null takes it off. */
   setOverlay(kind: OverlayKind, between: [DepthArea, DepthArea] | null): void {
     if (between) this.overlays.set(kind, pathOf(between))
     else this.overlays.delete(kind)
-    this.changed()
+    this.redraw()
   }
 
   setInk(ink: DepthInk): void {
     this.ink = ink
     this.patterns.clear()
-    this.changed()
+    this.redraw()
   }
 
-  override render({ size, pixelRatio, viewState: { center, resolution } }: FrameState): HTMLElement {
+  /**
+   * While the chart is dragged or zoomed the last sheet is shifted and scaled; once it rests, one is drawn that fits. A sheet is larger
+   * than the view, so that a short drag does not run out of it.
+   */
+  override render({ size, pixelRatio, viewHints, viewState: { center, resolution } }: FrameState): HTMLElement {
     const [width, height] = [Math.round(size[0]! * pixelRatio), Math.round(size[1]! * pixelRatio)]
     if (this.canvas.width !== width || this.canvas.height !== height) {
       this.canvas.width = width
@@ -57,25 +82,39 @@ export class DepthLayer extends Layer {
       this.canvas.style.width = `${size[0]}px`
       this.canvas.style.height = `${size[1]}px`
     }
+    const view: Sheet = { x: center[0]!, y: center[1]!, scale: pixelRatio / resolution, width, height }
+    const moving = viewHints.some(hint => hint > 0)
+    if (!this.sheet || (!moving && !covers(this.sheet, view))) {
+      this.sheet = { ...view, width: Math.round(width * SHEET), height: Math.round(height * SHEET) }
+      this.draw(this.sheet, pixelRatio)
+    }
     const paint = this.canvas.getContext('2d')!
-    const scale = pixelRatio / resolution
-    const left = width / 2 - center[0]! * scale
-    const top = height / 2 + center[1]! * scale
-    const lineM = resolution
+    const { x, y, scale, width: sheetWidth, height: sheetHeight } = this.sheet
+    const grown = view.scale / scale
     paint.setTransform(1, 0, 0, 1, 0, 0)
     paint.clearRect(0, 0, width, height)
+    // Rough edges are not seen in motion, and cost half.
+    paint.imageSmoothingEnabled = !moving
+    paint.drawImage(this.paper, width / 2 + (x - view.x) * view.scale - (sheetWidth * grown) / 2, height / 2 - (y - view.y) * view.scale - (sheetHeight * grown) / 2, sheetWidth * grown, sheetHeight * grown)
+    return this.canvas
+  }
+
+  private draw({ x, y, scale, width, height }: Sheet, pixelRatio: number): void {
+    this.paper.width = width
+    this.paper.height = height
+    const paint = this.paper.getContext('2d')!
+    const left = width / 2 - x * scale
+    const top = height / 2 + y * scale
+    const pixelM = pixelRatio / scale
     paint.setTransform(scale, 0, 0, -scale, left, top)
     paint.lineJoin = 'round'
     this.bands.forEach((band, i) => {
       paint.fillStyle = this.ink.tints[Math.min(i, this.ink.tints.length - 1)]!
       paint.fill(band, 'evenodd')
     })
-    this.bands.forEach((band, i) => {
-      if (i === 0) return
-      paint.strokeStyle = this.ink.line
-      paint.lineWidth = 0.7 * lineM
-      paint.stroke(band)
-    })
+    paint.strokeStyle = this.ink.line
+    paint.lineWidth = 0.7 * pixelM
+    for (const band of this.bands.slice(1)) paint.stroke(band)
     for (const [kind, path] of this.overlays) {
       paint.save()
       paint.clip(path, 'evenodd')
@@ -86,12 +125,15 @@ export class DepthLayer extends Layer {
     }
     if (this.bands[0]) {
       paint.strokeStyle = this.ink.shore
-      paint.lineWidth = 2 * lineM
+      paint.lineWidth = 2 * pixelM
       paint.stroke(this.bands[0])
     }
-    // Layers above may paint on this canvas and expect it as it came.
-    paint.setTransform(1, 0, 0, 1, 0, 0)
-    return this.canvas
+  }
+
+  /** What is on the sheet is out of date. */
+  private redraw(): void {
+    this.sheet = null
+    this.changed()
   }
 
   /** Fixed to the water, not to the screen, so that it does not swim when the chart is moved. */

@@ -1,4 +1,6 @@
+import type Icon from 'ol/style/Icon'
 import type { FeatureKind } from '../../core/water/readWater'
+import { markIcon, type MarkInk } from './markCanvas'
 
 /** Drawings of what the bottom makes, in a 24-unit square, strokes only: cuts through the bottom, seen from the side or above. */
 const DRAWINGS: Record<FeatureKind, string> = {
@@ -12,11 +14,9 @@ const DRAWINGS: Record<FeatureKind, string> = {
   channelBend: 'M6 20 C6 12 18 14 18 4 M10 20 C10 15 21 16 22 4',
 }
 
-/** A feature's mark as an SVG image: its drawing in a square set on its corner, so that it is not taken for a place. */
-export function featureMark(kind: FeatureKind, { ink, sheet, chosen }: { ink: string, sheet: string, chosen: boolean }): string {
-  const size = chosen ? 40 : 30
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${size}" height="${size}" viewBox="0 0 40 40">
-<path d="M20 3 L37 20 L20 37 L3 20 Z" fill="${sheet}" stroke="${ink}" stroke-width="${chosen ? 4 : 2}"/>
-<path transform="translate(9.2 9.2) scale(0.9)" d="${DRAWINGS[kind]}" fill="none" stroke="${ink}" stroke-width="2.2" stroke-linecap="round" stroke-linejoin="round"/></svg>`
-  return `data:image/svg+xml,${encodeURIComponent(svg)}`
+const DIAMOND = 'M20 3 L37 20 L20 37 L3 20 Z'
+
+/** A feature's mark for the map: its drawing in a square set on its corner, so that it is not taken for a place. */
+export function featureMark(kind: FeatureKind, { ink, sheet, chosen }: MarkInk): Icon {
+  return markIcon({ frame: DIAMOND, drawing: DRAWINGS[kind], at: 8, size: chosen ? 42 : 32, ink, sheet, width: chosen ? 4 : 2 })
 }

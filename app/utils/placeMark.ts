@@ -1,4 +1,6 @@
+import type Icon from 'ol/style/Icon'
 import type { PlaceKind } from '../../core/place/kinds'
+import { markIcon, type MarkInk } from './markCanvas'
 
 /** Drawings of the kinds of place in a 24-unit square, strokes only. */
 export const PLACE_DRAWINGS: Record<PlaceKind, string> = {
@@ -12,11 +14,9 @@ export const PLACE_DRAWINGS: Record<PlaceKind, string> = {
   point: 'M3 6 C12 6 14 10 21 12 C14 14 12 18 3 18',
 }
 
-/** The place's mark as an SVG image for the map: its drawing in a ring, heavy when chosen. */
-export function placeMark(kind: PlaceKind, { ink, sheet, chosen }: { ink: string, sheet: string, chosen: boolean }): string {
-  const size = chosen ? 38 : 32
-  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${size}" height="${size}" viewBox="0 0 38 38">
-<circle cx="19" cy="19" r="16" fill="${sheet}" stroke="${ink}" stroke-width="${chosen ? 4 : 2.2}"/>
-<path transform="translate(7 7)" d="${PLACE_DRAWINGS[kind]}" fill="none" stroke="${ink}" stroke-width="2.2" stroke-linecap="round" stroke-linejoin="round"/></svg>`
-  return `data:image/svg+xml,${encodeURIComponent(svg)}`
+const RING = 'M20 4 A16 16 0 1 1 19.99 4 Z'
+
+/** The place's mark for the map: its drawing in a ring, heavy when chosen. */
+export function placeMark(kind: PlaceKind, { ink, sheet, chosen }: MarkInk): Icon {
+  return markIcon({ frame: RING, drawing: PLACE_DRAWINGS[kind], at: 8, size: chosen ? 40 : 34, ink, sheet, width: chosen ? 4 : 2.2 })
 }

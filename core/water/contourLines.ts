@@ -19,12 +19,22 @@ const LAND_M = -0.5
 export function depthAreas({ grid, levelsM }: { grid: DepthGrid, levelsM: number[] }): DepthArea[] {
   const { cols, rows, cellM, x0, y0 } = grid
   levelsM.forEach((level, i) => requireNumber(`levelsM[${i}]`, level, { min: 0 }))
-  const values = Float64Array.from(grid.depthM, depth => (Number.isNaN(depth) ? LAND_M : depth))
+  const values = new Float64Array(grid.depthM)
+  for (let i = 0; i < values.length; i++) if (Number.isNaN(values[i]!)) values[i] = LAND_M
   const marching = contours().size([cols, rows]).smooth(true)
   return levelsM.map((levelM) => {
     // Exactly 0 would sit on the stand-in's side of the bank; a hair above it keeps to the water.
     const { coordinates } = marching.contour(values as unknown as number[], Math.max(levelM, 1e-6))
-    const polygons = coordinates.map(polygon => polygon.map(ring => ring.map(([c, r]): [number, number] => [x0 + c! * cellM, y0 + r! * cellM])))
+    const polygons = coordinates as [number, number][][][]
+    // The rings are this call's own: they are moved in place.
+    for (const polygon of polygons) {
+      for (const ring of polygon) {
+        for (const corner of ring) {
+          corner[0] = x0 + corner[0] * cellM
+          corner[1] = y0 + corner[1] * cellM
+        }
+      }
+    }
     return { levelM, polygons }
   })
 }

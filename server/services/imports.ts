@@ -29,14 +29,14 @@ export function startImport(context: Context, header: ImportHeader, table: Sound
   const before = isNew ? [] : live(db, ownerId, water.id)
   return rebuild(context, water, [...before, { levelM: header.levelM, table }], (tx) => {
     if (isNew) tx.insert(waters).values(water).run()
-    const excluded = table.flags.reduce((n, f) => n + (f === 0 ? 0 : 1), 0)
-    if (table.flags.length > 0) {
-      tx.insert(imports).values({
-        id: uuidv7(), ownerId, waterId: water.id, at: new Date().toISOString(), label: header.label, levelM: header.levelM,
-        count: table.flags.length, excluded, undone: false, bytes: gzipSync(encodeSoundings(table)),
-      }).run()
-    }
+    if (table.flags.length > 0) insertImport(tx, { id: uuidv7(), ownerId, waterId: water.id, at: new Date().toISOString(), label: header.label, levelM: header.levelM }, table)
   })
+}
+
+/** Writes an import's row; the chart is the caller's to bring up to date in the same transaction. */
+export function insertImport(tx: Db | Tx, row: Pick<typeof imports.$inferInsert, 'id' | 'ownerId' | 'waterId' | 'at' | 'label' | 'levelM'>, table: SoundingTable): void {
+  const excluded = table.flags.reduce((n, f) => n + (f === 0 ? 0 : 1), 0)
+  tx.insert(imports).values({ ...row, count: table.flags.length, excluded, undone: false, bytes: gzipSync(encodeSoundings(table)) }).run()
 }
 
 /** Takes an import out of the chart or puts it back; the soundings are kept either way. */

@@ -3,7 +3,7 @@ import Feature from 'ol/Feature'
 import Point from 'ol/geom/Point'
 import VectorLayer from 'ol/layer/Vector'
 import VectorSource from 'ol/source/Vector'
-import { Fill, Icon, Stroke, Style, Text } from 'ol/style'
+import { Fill, Stroke, Style, Text } from 'ol/style'
 import { placeMark } from '../../utils/placeMark'
 import { depthAt } from '../../../core/water/depthGrid'
 import { depthUnit, depthUnitM, formatDepth, formatDepthBand } from '../../../core/units/format'
@@ -54,7 +54,7 @@ function drawPlaces() {
     feature.setId(place.id)
     feature.setStyle(new Style({
       zIndex: chosen ? 1000 : 100 - rank,
-      image: new Icon({ declutterMode: 'none', src: placeMark(place.kind, { ink: chosen ? css('--now') : ink, sheet, chosen }) }),
+      image: placeMark(place.kind, { ink: chosen ? css('--now') : ink!, sheet: sheet!, chosen }),
       text: new Text({
         text: String(rank), font: `${rank <= 5 ? 750 : 600} ${rank <= 5 ? 19 : 15}px ${css('--face')}`,
         offsetX: 24, offsetY: -14, fill: new Fill({ color: mark }), stroke: new Stroke({ color: sheet, width: 4 }),

@@ -6,13 +6,14 @@ import Point from 'ol/geom/Point'
 import Draw from 'ol/interaction/Draw'
 import VectorLayer from 'ol/layer/Vector'
 import VectorSource from 'ol/source/Vector'
-import { Circle, Fill, Icon, Stroke, Style } from 'ol/style'
+import { Circle, Fill, Stroke, Style } from 'ol/style'
 import type { DepthBand } from '../../../core/water/bandMeetings'
 import type { Feature as Found, WaterReading } from '../../../core/water/readWater'
 import { readOut } from '../../../core/water/readOut'
 import type { XY } from '../../../core/water/turns'
 import { compassPoint, formatDepth, formatDistance, formatPercent } from '../../../core/units/format'
 import { featureMark } from '../../utils/featureMark'
+import { placeMark } from '../../utils/placeMark'
 
 const props = defineProps<{
   shown: Found[]
@@ -20,6 +21,7 @@ const props = defineProps<{
   roads: WaterReading['roads']
   weedM: number | null
   doubt: boolean
+  places: boolean
   bands: { shallow: DepthBand, deep: DepthBand } | null
   drawing: boolean
   /** x, y, resolution to begin with */
@@ -36,10 +38,11 @@ const under = ref('')
 const lineSource = new VectorSource()
 const markSource = new VectorSource<Feature<Point>>()
 const drawnSource = new VectorSource()
+const placeSource = new VectorSource<Feature<Point>>()
 const drawnLayer = new VectorLayer({ source: drawnSource })
 const { map, worker, css, overlay } = useWaterMap(host, {
   padding: [40, 30, 60, 60],
-  layers: [new VectorLayer({ source: lineSource }), new VectorLayer({ source: markSource, updateWhileAnimating: true, updateWhileInteracting: true }), drawnLayer],
+  layers: [new VectorLayer({ source: lineSource }), new VectorLayer({ source: placeSource, renderBuffer: 300 }), new VectorLayer({ source: markSource, renderBuffer: 300 }), drawnLayer],
 })
 let draw: Draw | undefined
 
@@ -65,7 +68,7 @@ onMounted(() => {
     emit('moved', [Math.round(x), Math.round(y), Number(view.getResolution()!.toFixed(2))])
   })
   map.value!.on('pointermove', (event) => {
-    if (event.dragging) return
+    if (event.dragging || view.getAnimating()) return
     const [x, y] = event.coordinate as [number, number]
     const at = readOut({ grid: waters.grid!, x, y })
     const { units } = session
@@ -75,6 +78,7 @@ onMounted(() => {
   })
   void readChart()
   redraw()
+  drawPlaces()
   void drawOverlays()
 })
 
@@ -105,9 +109,21 @@ function redraw() {
     }
     const at = new Feature(new Point([f.x, f.y]))
     at.setId(f.id)
-    at.setStyle(new Style({ zIndex: chosen ? 1000 : Math.round(f.rank * 100), image: new Icon({ src: featureMark(f.kind, { ink: chosen ? now : ink, sheet, chosen }) }) }))
+    at.setStyle(new Style({ zIndex: chosen ? 1000 : Math.round(f.rank * 100), image: featureMark(f.kind, { ink: chosen ? now : ink, sheet, chosen }) }))
     markSource.addFeature(at)
   }
+}
+
+function drawPlaces() {
+  placeSource.clear(true)
+  if (!props.places || !host.value) return
+  const styles = new Map(waters.places.map(({ kind }) => [kind, new Style({ image: placeMark(kind, { ink: css('--mark'), sheet: css('--sheet'), chosen: false }) })]))
+  placeSource.addFeatures(waters.places.map((place) => {
+    const { x, y } = waters.frame!.toLocal(place.lonDeg, place.latDeg)
+    const mark = new Feature(new Point([x, y]))
+    mark.setStyle(styles.get(place.kind))
+    return mark
+  }))
 }
 
 async function drawOverlays() {
@@ -139,9 +155,11 @@ watch(() => waters.grid, () => {
 })
 watch(() => [props.weedM?.toFixed(2), props.doubt, JSON.stringify(props.bands)].join(), () => void drawOverlays())
 watch(() => [props.shown, props.chosenId, props.roads], redraw)
+watch(() => [props.places, waters.places], drawPlaces)
 watch(() => session.ground, async () => {
   await nextTick()
   redraw()
+  drawPlaces()
 })
 watch(() => props.drawing, (on) => {
   draw?.setActive(on)

@@ -1,20 +1,21 @@
 <script setup lang="ts">
 import type { BandMeeting, DepthBand } from '../../../core/water/bandMeetings'
+import type { LayerName } from '../../utils/chartLayers'
 import { depthUnitM, formatDepth, formatDepthBand, formatDistance, formatPercent, formatSmall } from '../../../core/units/format'
 
 const props = defineProps<{
-  layers: { roads: boolean, weed: boolean, doubt: boolean, bands: boolean }
+  layers: Record<LayerName, boolean>
   bands: { shallow: DepthBand, deep: DepthBand }
   meetings: BandMeeting[] | null
   drawing: boolean
 }>()
-const emit = defineEmits<{ layer: [name: 'roads' | 'weed' | 'doubt' | 'bands', on: boolean], bands: [bands: { shallow: DepthBand, deep: DepthBand }], draw: [on: boolean], takeOut: [what: 'contours' | 'features' | 'places', as: 'geojson' | 'kml' | 'gpx'] }>()
+const emit = defineEmits<{ layer: [name: LayerName, on: boolean], bands: [bands: { shallow: DepthBand, deep: DepthBand }], draw: [on: boolean], takeOut: [what: 'contours' | 'features' | 'places', as: 'geojson' | 'kml' | 'gpx'] }>()
 const session = useSession()
 const waters = useWater()
 const advice = useAdvice()
 const problem = ref<string | null>(null)
 
-const LAYERS = [['roads', 'roads'], ['weed', 'weed line'], ['bands', 'two bands'], ['doubt', 'no sounding near']] as const
+const LAYERS: [LayerName, string][] = [['roads', 'roads'], ['weed', 'weed line'], ['places', 'places'], ['bands', 'two bands'], ['doubt', 'no sounding near']]
 const step = computed(() => depthUnitM(session.units) / (session.units === 'us' ? 2 : 4))
 const most = computed(() => Math.max(3, Math.min(12, waters.deepestM)))
 const what = ref<'contours' | 'features' | 'places'>('features')
@@ -111,64 +112,73 @@ const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\
         {{ meetings.length === 0 ? 'These bands touch nowhere.' : `They touch in ${meetings.length} ${meetings.length === 1 ? 'place' : 'places'}; steepest over ${formatDistance(meetings[0]!.apartM, session.units)}, a fall of ${formatPercent(meetings[0]!.steepness)}.` }}
       </p>
     </template>
-    <FrameSlider
-      label="pool today"
-      :model-value="waters.poolM"
-      :min="-3"
-      :max="3"
-      :step="session.units === 'us' ? 0.0762 : 0.05"
-      :text="poolText"
-      @update:model-value="waters.supposedPoolM = $event"
-    />
-    <div
-      v-if="waters.supposedPoolM !== null"
-      class="chips"
-    >
-      <button
-        type="button"
-        class="chip"
-        @click="keepLevel"
-      >
-        Keep as today's level
-      </button>
-      <button
-        type="button"
-        class="chip"
-        @click="waters.supposedPoolM = null"
-      >
-        {{ waters.readPoolM === null ? 'Back to the chart\'s level' : 'Back to the reading' }}
-      </button>
-    </div>
-    <p
-      v-if="problem"
-      class="tone-now"
-      role="alert"
-    >
-      {{ problem }}
-    </p>
-    <div class="take-out">
-      <label>take out
-        <select v-model="what">
-          <option value="features">features and roads</option>
-          <option value="contours">contours</option>
-          <option value="places">places</option>
-        </select>
-      </label>
-      <button
-        v-for="[as, label] in FORMATS"
-        :key="as"
-        type="button"
-        class="chip"
-        @click="$emit('takeOut', what, as)"
-      >
-        {{ label }}
-      </button>
-      <a
-        class="chip"
-        :href="`/api/waters/${waters.water!.id}/soundings`"
-        download="soundings.csv"
-      >Soundings, CSV</a>
-    </div>
+    <details>
+      <summary>
+        Pool level and taking it out<template v-if="Math.abs(waters.poolM) >= 0.005">
+          : pool {{ poolText }}
+        </template>
+      </summary>
+      <div class="folded">
+        <FrameSlider
+          label="pool today"
+          :model-value="waters.poolM"
+          :min="-3"
+          :max="3"
+          :step="session.units === 'us' ? 0.0762 : 0.05"
+          :text="poolText"
+          @update:model-value="waters.supposedPoolM = $event"
+        />
+        <div
+          v-if="waters.supposedPoolM !== null"
+          class="chips"
+        >
+          <button
+            type="button"
+            class="chip"
+            @click="keepLevel"
+          >
+            Keep as today's level
+          </button>
+          <button
+            type="button"
+            class="chip"
+            @click="waters.supposedPoolM = null"
+          >
+            {{ waters.readPoolM === null ? 'Back to the chart\'s level' : 'Back to the reading' }}
+          </button>
+        </div>
+        <p
+          v-if="problem"
+          class="tone-now"
+          role="alert"
+        >
+          {{ problem }}
+        </p>
+        <div class="take-out">
+          <label>take out
+            <select v-model="what">
+              <option value="features">features and roads</option>
+              <option value="contours">contours</option>
+              <option value="places">places</option>
+            </select>
+          </label>
+          <button
+            v-for="[as, label] in FORMATS"
+            :key="as"
+            type="button"
+            class="chip"
+            @click="$emit('takeOut', what, as)"
+          >
+            {{ label }}
+          </button>
+          <a
+            class="chip"
+            :href="`/api/waters/${waters.water!.id}/soundings`"
+            download="soundings.csv"
+          >Soundings, CSV</a>
+        </div>
+      </div>
+    </details>
   </div>
 </template>
 
@@ -178,5 +188,7 @@ const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\
 .head strong { color: var(--ink); font-size: 16px; }
 .take-out { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; font-size: 14.5px; color: var(--ink-2); }
 .take-out select { font: inherit; color: var(--ink); background: var(--sheet); border: 1px solid var(--rule); border-radius: 6px; padding: 7px 6px; }
+summary { cursor: pointer; font-size: 14.5px; font-weight: 600; padding: 4px 0; }
+.folded { display: flex; flex-direction: column; gap: 9px; padding-top: 6px; }
 .chip { font-size: 14px; padding: 5px 9px; text-decoration: none; display: inline-flex; align-items: center; }
 </style>

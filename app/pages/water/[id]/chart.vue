@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { chartFile } from '../../../utils/chartFile'
+import { LAYER_NAMES, type LayerName } from '../../../utils/chartLayers'
 import { download } from '../../../utils/download'
 import { featureText, featureTitle } from '../../../../core/water/featureText'
 import { FEATURE_KINDS } from '../../../../core/water/readWater'
@@ -25,9 +26,8 @@ const kind = computed(() => text('kind') ?? 'best')
 const search = computed(() => text('q') ?? '')
 const chosenId = computed(() => text('feature') ?? null)
 const chosen = computed(() => reading.byId(chosenId.value))
-const LAYERS = ['roads', 'weed', 'doubt', 'bands'] as const
 const on = computed(() => (text('layers') ?? 'roads,weed').split(','))
-const layers = computed(() => ({ roads: on.value.includes('roads'), weed: on.value.includes('weed'), doubt: on.value.includes('doubt'), bands: on.value.includes('bands') }))
+const layers = computed(() => Object.fromEntries(LAYER_NAMES.map(name => [name, on.value.includes(name)])) as Record<LayerName, boolean>)
 const view = computed(() => {
   const parts = (text('view') ?? '').split('_').map(Number)
   return parts.length === 3 && parts.every(Number.isFinite) && parts[2]! > 0 ? parts as [number, number, number] : null
@@ -90,6 +90,7 @@ useHead({ title: () => `Chart · ${waters.water?.name ?? 'Remous'}` })
         :roads="roads"
         :weed-m="layers.weed ? advice.weedM : null"
         :doubt="layers.doubt"
+        :places="layers.places"
         :bands="layers.bands ? bands : null"
         :drawing="drawing"
         :view="view"
@@ -120,7 +121,7 @@ useHead({ title: () => `Chart · ${waters.water?.name ?? 'Remous'}` })
         :bands="bands"
         :meetings="meetings"
         :drawing="drawing"
-        @layer="(name, turnedOn) => set({ layers: LAYERS.filter(l => (l === name ? turnedOn : layers[l])).join(',') })"
+        @layer="(name, turnedOn) => set({ layers: LAYER_NAMES.filter(l => (l === name ? turnedOn : layers[l])).join(',') })"
         @bands="bands = $event"
         @draw="drawing = $event; if (!$event) line = null"
         @take-out="takeOut"

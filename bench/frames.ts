@@ -1,0 +1,75 @@
+import { spawn } from 'node:child_process'
+import { existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { cpus, tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import { v7 as uuidv7 } from 'uuid'
+import { depthAt } from '../core/water/depthGrid'
+import { localFrame } from '../core/water/localFrame'
+import { seededRandom } from '../core/numeric/random'
+import { PELLOWICK_ORIGIN, pellowickGrid } from '../demo/pellowick'
+import { seedDemo } from '../demo/seed'
+import { migrateDb, openDb } from '../server/db/open'
+import { places } from '../server/db/schema'
+import { requireLocalAngler } from '../server/services/anglers'
+import { listWaters } from '../server/services/waters'
+
+const PORT = '4174'
+const PLACES = 2000
+
+/** Time between frames while the built app's chart is dragged and zoomed, with features and 2,000 places on it; beside it an empty page's. */
+export async function framesBench() {
+  const what = `panning and zooming the 5 m chart with its features and ${PLACES.toLocaleString('en-US')} places in headless Chromium (${cpus().length} × ${cpus()[0]!.model}, no graphics processor)`
+  if (!existsSync('.output/server/index.mjs')) return { what, lines: ['nothing is built: run `npm run build` first'] }
+  const folder = mkdtempSync(join(tmpdir(), 'remous-frames-'))
+  const file = join(folder, 'demo.db')
+  const waterId = seedMany(file)
+  const server = spawn(process.execPath, ['scripts/serve.mjs'], { env: { ...process.env, PORT, DB_FILE: file }, stdio: 'ignore' })
+  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    for (let tries = 0; tries < 100 && !await fetch(`http://127.0.0.1:${PORT}/api/me`).then(r => r.ok, () => false); tries++) await new Promise(wake => setTimeout(wake, 100))
+    await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}/chart?layers=roads,weed,places&kind=all`)
+    await page.locator('[data-test=features] button').first().waitFor({ timeout: 60_000 })
+    await page.waitForTimeout(1500)
+    const { x, y, width, height } = (await page.getByRole('application').boundingBox())!
+    // As text: the bench's own compiler adds helpers that the page does not have.
+    await page.evaluate('globalThis.frameTimes = []; requestAnimationFrame(function tick(now) { frameTimes.push(now); requestAnimationFrame(tick) })')
+    await page.mouse.move(x + width / 2, y + height / 2)
+    for (let round = 0; round < 6; round++) {
+      await page.mouse.down()
+      for (let i = 0; i < 40; i++) await page.mouse.move(x + width / 2 + 150 * Math.sin(i / 6), y + height / 2 + 90 * Math.cos(i / 7))
+      await page.mouse.up()
+      await page.mouse.wheel(0, round % 2 ? 240 : -240)
+      await page.waitForTimeout(300)
+    }
+    const times = await page.evaluate<number[]>('frameTimes')
+    const gaps = times.slice(1).map((t, i) => t - times[i]!).sort((a, b) => a - b)
+    const at = (share: number) => gaps[Math.floor(share * gaps.length)]!.toFixed(1)
+    return { what, lines: [`between frames: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, of ${gaps.length} frames`] }
+  }
+  finally {
+    await browser.close()
+    server.kill()
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
+
+function seedMany(file: string): string {
+  const db = openDb(file)
+  migrateDb(db, 'server/db/migrations')
+  seedDemo(db)
+  const ownerId = requireLocalAngler(db).id
+  const waterId = listWaters(db, ownerId)[0]!.id
+  const grid = pellowickGrid(10)
+  const frame = localFrame(PELLOWICK_ORIGIN)
+  const random = seededRandom(1)
+  for (let n = 0; n < PLACES;) {
+    const [x, y] = [random() * 2640, random() * 1640]
+    if (!(depthAt({ grid, x, y }) > 1)) continue
+    db.insert(places).values({ id: uuidv7(), ownerId, waterId, name: `Brush ${n}`, kind: 'brush', ...frame.toLonLat(x, y), attributes: { bottomDepthM: 4, coverTopM: 2, material: 'mixed' } }).run()
+    n++
+  }
+  db.$client.close()
+  return waterId
+}
