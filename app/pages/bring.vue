@@ -292,8 +292,9 @@ useHead({ title: 'Bring in a water · Remous' })
 
 <style scoped>
 .bring { height: 100%; min-height: 0; display: grid; grid-template-columns: 400px minmax(0, 1fr); }
-.form { background: var(--sheet); border-right: 1px solid var(--ink); padding: 18px; overflow-y: auto; min-height: 0; display: flex; flex-direction: column; gap: 13px; font-size: 15px; line-height: 1.4; }
+.form { background: var(--sheet); border-right: 1px solid var(--ink); padding: 18px; overflow-y: auto; min-height: 0; display: flex; flex-direction: column; gap: 13px; font-size: 15px; }
 .form > * { flex: none; }
+.form p, .form li { line-height: 1.4; }
 .pick { display: inline-flex; align-items: center; margin: 8px 0; position: relative; }
 .pick input { position: absolute; inset: 0; opacity: 0; cursor: pointer; font-size: 0; }
 .pick:focus-within { outline: 3px solid var(--now); outline-offset: 2px; }

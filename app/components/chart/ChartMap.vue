@@ -84,7 +84,12 @@ onMounted(() => {
 
 /** The chart as it stands with today's pool has a reading of its own. */
 const readChart = () => reading.read(`${waters.water!.gridTag} ${waters.poolM.toFixed(2)}`, onProgress => worker.read(waters.water!.latDeg, onProgress))
-defineExpose({ meetings: worker.meetings })
+/** Brings a point into the middle, near enough to see its own shape. */
+function goTo({ x, y }: { x: number, y: number }) {
+  const view = map.value!.getView()
+  view.animate({ center: [x, y], resolution: Math.min(view.getResolution()!, 1.5), duration: 250 })
+}
+defineExpose({ meetings: worker.meetings, goTo })
 
 function redraw() {
   if (!host.value) return

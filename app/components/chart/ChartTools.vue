@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BandMeeting, DepthBand } from '../../../core/water/bandMeetings'
 import type { LayerName } from '../../utils/chartLayers'
-import { depthUnitM, formatDepth, formatDepthBand, formatDistance, formatPercent, formatSmall } from '../../../core/units/format'
+import { depthUnitM, formatDepth, formatDepthBand, formatDistance, formatSmall } from '../../../core/units/format'
 
 const props = defineProps<{
   layers: Record<LayerName, boolean>
@@ -9,7 +9,7 @@ const props = defineProps<{
   meetings: BandMeeting[] | null
   drawing: boolean
 }>()
-const emit = defineEmits<{ layer: [name: LayerName, on: boolean], bands: [bands: { shallow: DepthBand, deep: DepthBand }], draw: [on: boolean], takeOut: [what: 'contours' | 'features' | 'places', as: 'geojson' | 'kml' | 'gpx'] }>()
+const emit = defineEmits<{ layer: [name: LayerName, on: boolean], bands: [bands: { shallow: DepthBand, deep: DepthBand }], draw: [on: boolean], go: [to: BandMeeting], takeOut: [what: 'contours' | 'features' | 'places', as: 'geojson' | 'kml' | 'gpx'] }>()
 const session = useSession()
 const waters = useWater()
 const advice = useAdvice()
@@ -109,8 +109,25 @@ const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\
         class="quiet"
         data-test="meetings"
       >
-        {{ meetings.length === 0 ? 'These bands touch nowhere.' : `They touch in ${meetings.length} ${meetings.length === 1 ? 'place' : 'places'}; steepest over ${formatDistance(meetings[0]!.apartM, session.units)}, a fall of ${formatPercent(meetings[0]!.steepness)}.` }}
+        {{ meetings.length === 0 ? 'These bands touch nowhere.' : `They touch in ${meetings.length} ${meetings.length === 1 ? 'place' : 'places'}, steepest first:` }}
       </p>
+      <ol
+        v-if="meetings?.length"
+        class="chips"
+      >
+        <li
+          v-for="(m, i) in meetings.slice(0, 6)"
+          :key="`${m.x},${m.y}`"
+        >
+          <button
+            type="button"
+            class="chip"
+            @click="$emit('go', m)"
+          >
+            {{ i + 1 }}: {{ formatDistance(m.apartM, session.units) }} apart along {{ formatDistance(m.lengthM, session.units) }}
+          </button>
+        </li>
+      </ol>
     </template>
     <details>
       <summary>

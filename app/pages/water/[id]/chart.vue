@@ -50,7 +50,7 @@ const roads = computed(() => {
 /** Spawning ground and the water beside it where the phase has them. */
 const bands = ref<{ shallow: DepthBand, deep: DepthBand }>({ shallow: CRAPPIE_PHASES.spawn.depthM, deep: CRAPPIE_PHASES.preSpawn.depthM })
 const meetings = shallowRef<BandMeeting[] | null>(null)
-const map = useTemplateRef<{ meetings: (shallow: DepthBand, deep: DepthBand) => Promise<BandMeeting[] | null> }>('map')
+const map = useTemplateRef<{ meetings: (shallow: DepthBand, deep: DepthBand) => Promise<BandMeeting[] | null>, goTo: (at: BandMeeting) => void }>('map')
 watch([() => layers.value.bands, bands, () => waters.grid, map], async ([bandsOn]) => {
   if (!bandsOn || !map.value) return
   const found = await map.value.meetings(bands.value.shallow, bands.value.deep)
@@ -124,6 +124,7 @@ useHead({ title: () => `Chart · ${waters.water?.name ?? 'Remous'}` })
         @layer="(name, turnedOn) => set({ layers: LAYER_NAMES.filter(l => (l === name ? turnedOn : layers[l])).join(',') })"
         @bands="bands = $event"
         @draw="drawing = $event; if (!$event) line = null"
+        @go="map?.goTo($event)"
         @take-out="takeOut"
       />
       <ChartList
