@@ -45,6 +45,7 @@ test('a shoreline and a boat\'s log become a chart that is read', async ({ app, 
 
   // Tried here first: nothing is kept.
   await page.getByRole('button', { name: 'Try the chart' }).click()
+  await expect(page.getByText(/Working the chart out here: \d+ %/)).toBeVisible()
   await expect(page.getByTestId('preview')).toContainText(/ft.* at the deepest.*Off by .* on [\d,]+ soundings of tracks left out/s, { timeout: 40_000 })
   expect(await app.json<unknown[]>('waters')).toHaveLength(1)
   await page.getByTestId('bring').click()

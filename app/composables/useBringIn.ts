@@ -4,6 +4,7 @@ import type { FileContents } from '../../core/formats/readAny'
 import { MOST_BYTES, type LonLat } from '../../core/formats/readResult'
 import { encodeSoundings, soundingTable } from '../../core/formats/soundingBlob'
 import type { Chart } from '../../core/water/buildChart'
+import type { DepthArea } from '../../core/water/contourLines'
 import { SOUNDING_FLAGS, type SoundingFlag } from '../../core/water/cleanSoundings'
 import { localFrame, type LocalFrame } from '../../core/water/localFrame'
 import { arrangeOutlines, shorelineFault } from '../../core/water/shoreline'
@@ -27,12 +28,19 @@ const DECIMALS = 8
  * water that the soundings are for; null makes a new one.
  */
 export function useBringIn(into: Ref<Water | null>) {
+  const session = useSession()
   const files = shallowRef<BroughtFile[]>([])
-  const drawn = shallowRef<LonLat[] | null>(null)
+  /** outlines drawn on the map: the largest is the shoreline, those inside it islands */
+  const drawn = shallowRef<LonLat[][]>([])
+  /** files whose figures are about to change, and the cleaning that follows: until then nothing is ready */
+  const waiting = ref<string[]>([])
+  const cleaning = ref(false)
+  /** name of the file that is being read */
+  const reading = ref<string | null>(null)
   /** kinds of doubtful soundings that are taken all the same */
   const forgiven = ref<SoundingFlag[]>([])
   const found = shallowRef<Uint8Array>(new Uint8Array(0))
-  const preview = shallowRef<Chart | null>(null)
+  const preview = shallowRef<(Chart & { areas: DepthArea[] }) | null>(null)
   /** 0–1 while a chart is worked out here or on the server */
   const working = ref<{ where: 'here' | 'server', done: number } | null>(null)
   const problem = ref<string | null>(null)
@@ -41,6 +49,8 @@ export function useBringIn(into: Ref<Water | null>) {
   let worker: Worker | null = null
   let remote: Comlink.Remote<ImportWorker> | null = null
   let jobId: string | null = null
+  /** asked for while the job's own name was still on its way */
+  let stopAsked = false
 
   function hands(): Comlink.Remote<ImportWorker> {
     if (!remote) {
@@ -59,7 +69,7 @@ export function useBringIn(into: Ref<Water | null>) {
   const soundings = computed(() => files.value.flatMap(f => f.soundings))
   const outlines = computed<LonLat[][][]>(() => into.value
     ? [into.value.shoreline.coordinates.map(ring => ring.slice(0, -1).map(([lonDeg, latDeg]) => ({ lonDeg, latDeg })))]
-    : [...files.value.flatMap(f => f.outlines), ...(drawn.value ? [[drawn.value]] : [])])
+    : [...files.value.flatMap(f => f.outlines), ...drawn.value.map(ring => [ring])])
   const frame = computed<LocalFrame | null>(() => {
     const origin = into.value ?? outlines.value[0]?.[0]?.[0] ?? soundings.value[0]
     return origin ? localFrame({ lonDeg: origin.lonDeg, latDeg: origin.latDeg }) : null
@@ -78,19 +88,23 @@ export function useBringIn(into: Ref<Water | null>) {
   /** Why each is left out, after what was forgiven. */
   const flags = computed(() => found.value.map(f => (forgiven.value.includes(SOUNDING_FLAGS[f]!) ? 0 : f)))
   const tally = computed(() => SOUNDING_FLAGS.map((flag, k) => ({ flag, count: found.value.reduce((n, f) => n + (f === k ? 1 : 0), 0) })).filter(t => t.count > 0))
-  const ready = computed(() => shore.value !== null && shoreFault.value === null && (into.value === null || soundings.value.length > 0) && working.value === null)
+  const ready = computed(() => shore.value !== null && shoreFault.value === null && (into.value === null || soundings.value.length > 0) && working.value === null
+    && waiting.value.length === 0 && !cleaning.value && reading.value === null)
 
   watch([triples, shore], async ([points]) => {
     preview.value = null
     found.value = new Uint8Array(points.length / 3)
+    cleaning.value = points.length > 0
     if (points.length === 0) return
     try {
       const flagged = await hands().clean(points, shore.value && toPlain(shore.value.outer))
-      if (points === triples.value) found.value = flagged
+      if (points !== triples.value) return
+      found.value = flagged
     }
     catch (error) {
       problem.value = error instanceof Error ? error.message : String(error)
     }
+    cleaning.value = false
   })
   watch([flags, cellM], () => {
     preview.value = null
@@ -103,16 +117,23 @@ export function useBringIn(into: Ref<Water | null>) {
         problem.value = `${file.name} is ${Math.round(file.size / 1024 / 1024)} MB; at most ${MOST_BYTES / 1024 / 1024} MB are read. Nothing of it was taken.`
         continue
       }
+      reading.value = file.name
       const text = await file.text()
-      files.value = [...files.value, { ...await hands().read(file.name, text, {}), name: file.name, text, transducerM: 0 }]
+      files.value = [...files.value.filter(f => f.name !== file.name), { ...await hands().read(file.name, text, {}), name: file.name, text, transducerM: 0 }]
     }
+    reading.value = null
   }
   async function reread(file: BroughtFile, { mapping, transducerM = file.transducerM }: { mapping?: CsvMapping, transducerM?: number }) {
     const again = await hands().read(file.name, file.text, { mapping: mapping && { ...mapping }, transducerM })
     files.value = files.value.map(f => (f === file ? { ...again, name: file.name, text: file.text, transducerM } : f))
+    waiting.value = waiting.value.filter(name => name !== file.name)
+  }
+  const expect = (file: BroughtFile) => {
+    if (!waiting.value.includes(file.name)) waiting.value = [...waiting.value, file.name]
   }
   const drop = (file: BroughtFile) => {
     files.value = files.value.filter(f => f !== file)
+    waiting.value = waiting.value.filter(name => name !== file.name)
   }
 
   function counted(): Float64Array {
@@ -129,11 +150,12 @@ export function useBringIn(into: Ref<Water | null>) {
     working.value = { where: 'here', done: 0 }
     problem.value = null
     try {
-      preview.value = await hands().chart(
+      const chart = await hands().chart(
         { outer: toPlain(shore.value.outer), islands: shore.value.islands.map(toPlain), soundings: counted(), cellM: cellM.value },
         Comlink.proxy((done: number) => {
           if (working.value) working.value = { where: 'here', done }
         }))
+      preview.value = { ...chart, areas: await hands().areas(chart.grid, session.units) }
     }
     catch (error) {
       problem.value = error instanceof Error ? error.message : String(error)
@@ -165,6 +187,7 @@ export function useBringIn(into: Ref<Water | null>) {
     try {
       let job = await start()
       jobId = job.id
+      if (stopAsked) await endJob(job.id)
       while (job.state === 'running') {
         await new Promise(wake => setTimeout(wake, POLL_MS))
         job = await api<JobState>(`jobs/${job.id}`)
@@ -180,6 +203,7 @@ export function useBringIn(into: Ref<Water | null>) {
     finally {
       working.value = null
       jobId = null
+      stopAsked = false
     }
   }
 
@@ -189,10 +213,12 @@ export function useBringIn(into: Ref<Water | null>) {
       working.value = null
       problem.value = 'Stopped; nothing was changed.'
     }
-    else if (jobId) await api<JobState>(`jobs/${jobId}`, { method: 'DELETE' })
+    else if (jobId) await endJob(jobId)
+    else stopAsked = true
   }
+  const endJob = (id: string) => api<JobState>(`jobs/${id}`, { method: 'DELETE' })
 
-  return { files, drawn, forgiven, soundings, frame, shore, shoreFault, triples, flags, tally, ready, preview, working, problem, cellM, levelM, add, reread, drop, tryIt, bring, follow, stop }
+  return { files, drawn, reading, forgiven, soundings, frame, shore, shoreFault, triples, flags, tally, ready, preview, working, problem, cellM, levelM, add, reread, expect, drop, tryIt, bring, follow, stop }
 }
 
 /** Workers are given plain objects, not Vue's. */

@@ -18,7 +18,7 @@ const zone = ref(Intl.DateTimeFormat().resolvedOptions().timeZone)
 const drawing = ref(false)
 const map = useTemplateRef<{ takeBack: () => void }>('map')
 const bringIn = useBringIn(into)
-const { files, forgiven, soundings, frame, shore, shoreFault, triples, flags, tally, ready, preview, working, problem, cellM, levelM } = bringIn
+const { files, reading, forgiven, soundings, frame, shore, shoreFault, triples, flags, tally, ready, preview, working, problem, cellM, levelM } = bringIn
 const ZONES = Intl.supportedValuesOf('timeZone')
 const WORDS: Record<SoundingFlag, string> = { ok: 'good', zero: 'zero depth', spike: 'spikes', frozen: 'sounder froze', still: 'lying still', crossing: 'other tracks disagree', outside: 'off the water' }
 
@@ -99,12 +99,19 @@ useHead({ title: 'Bring in a water · Remous' })
             @change="picked"
           >
         </label>
+        <p
+          v-if="reading"
+          role="status"
+        >
+          Reading {{ reading }} …
+        </p>
         <ul>
           <BringFile
             v-for="file in files"
             :key="file.name"
             :file="file"
             @reread="bringIn.reread(file, $event)"
+            @waiting="bringIn.expect(file)"
             @drop="bringIn.drop(file)"
           />
         </ul>
@@ -116,7 +123,7 @@ useHead({ title: 'Bring in a water · Remous' })
           :aria-pressed="drawing"
           @click="drawing = !drawing"
         >
-          {{ drawing ? 'Done drawing' : 'Draw the shoreline on the map' }}
+          {{ drawing ? 'Done drawing' : 'Draw the shoreline, then islands' }}
         </button>
         <button
           v-if="drawing"
@@ -124,7 +131,7 @@ useHead({ title: 'Bring in a water · Remous' })
           class="chip"
           @click="map?.takeBack()"
         >
-          Take back a corner
+          Take back the last
         </button>
       </div>
       <p
@@ -277,7 +284,7 @@ useHead({ title: 'Bring in a water · Remous' })
       :fault="shoreFault"
       :triples="triples"
       :flags="flags"
-      :grid="preview?.grid ?? null"
+      :areas="preview?.areas ?? null"
       :drawing="drawing"
       @drawn="bringIn.drawn.value = $event"
     />

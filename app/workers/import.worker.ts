@@ -1,6 +1,10 @@
 import * as Comlink from 'comlink'
 import { readAny, type FileContents, type ReadAnyOptions } from '../../core/formats/readAny'
 import { buildChart, type Chart } from '../../core/water/buildChart'
+import { depthAreas, type DepthArea } from '../../core/water/contourLines'
+import { deepest, type DepthGrid } from '../../core/water/depthGrid'
+import { tintLevels } from '../../core/water/tints'
+import type { Units } from '../../core/units/format'
 import { cleanSoundings } from '../../core/water/cleanSoundings'
 import type { BuildOptions } from '../../core/water/buildDepthGrid'
 import { insideRing } from '../../core/water/shoreline'
@@ -15,6 +19,9 @@ const api = {
   },
   chart(options: BuildOptions, onProgress: (done: number) => void): Chart {
     return buildChart({ ...options, onProgress })
+  },
+  areas(grid: DepthGrid, units: Units): DepthArea[] {
+    return depthAreas({ grid, levelsM: tintLevels({ deepestM: Math.max(1, deepest(grid)), units }) })
   },
 }
 export type ImportWorker = typeof api

@@ -4,7 +4,7 @@ import { depthUnitM, formatDepth } from '../../../core/units/format'
 import type { BroughtFile } from '../../composables/useBringIn'
 
 const props = defineProps<{ file: BroughtFile }>()
-const emit = defineEmits<{ reread: [change: { mapping?: CsvMapping, transducerM?: number }], drop: [] }>()
+const emit = defineEmits<{ reread: [change: { mapping?: CsvMapping, transducerM?: number }], drop: [], waiting: [] }>()
 const session = useSession()
 const KINDS = { geojson: 'GeoJSON', kml: 'KML', gpx: 'GPX', nmea: 'NMEA 0183 log', csv: 'table' }
 const COLUMNS = [['lon', 'longitude'], ['lat', 'latitude'], ['depth', 'depth']] as const
@@ -21,6 +21,7 @@ const transducerM = ref(props.file.transducerM)
 let rest: ReturnType<typeof setTimeout> | undefined
 function sink(m: number) {
   transducerM.value = m
+  emit('waiting')
   clearTimeout(rest)
   rest = setTimeout(() => emit('reread', { transducerM: m }), REST_MS)
 }

@@ -11,13 +11,10 @@ import VectorLayer from 'ol/layer/Vector'
 import VectorSource from 'ol/source/Vector'
 import { Circle, Fill, Stroke, Style } from 'ol/style'
 import 'ol/ol.css'
-import { depthAreas } from '../../../core/water/contourLines'
-import type { SurveyedGrid } from '../../../core/water/buildDepthGrid'
-import { deepest } from '../../../core/water/depthGrid'
+import type { DepthArea } from '../../../core/water/contourLines'
 import type { LocalFrame } from '../../../core/water/localFrame'
 import type { LonLat } from '../../../core/formats/readResult'
 import type { Ring } from '../../../core/water/rasterise'
-import { tintLevels } from '../../../core/water/tints'
 import { DEPTH_TINTS } from '../../theme'
 import { DepthLayer } from '../../utils/DepthLayer'
 
@@ -27,10 +24,11 @@ const props = defineProps<{
   fault: { x: number, y: number } | null
   triples: Float64Array
   flags: Uint8Array
-  grid: SurveyedGrid | null
+  /** depth areas of a chart that was tried */
+  areas: DepthArea[] | null
   drawing: boolean
 }>()
-const emit = defineEmits<{ drawn: [ring: LonLat[]] }>()
+const emit = defineEmits<{ drawn: [rings: LonLat[][]] }>()
 const session = useSession()
 const host = ref<HTMLElement | null>(null)
 const MOST_DOTS = 12_000
@@ -54,10 +52,15 @@ onMounted(() => {
     keyboardEventTarget: host.value!,
   })
   draw = new Draw({ source: drawSource, type: 'Polygon', style: outline })
-  draw.on('drawstart', () => drawSource.clear())
-  draw.on('drawend', event => tell(event.feature as Feature<Polygon>))
+  draw.on('drawstart', () => {
+    corners = 1
+  })
+  draw.on('drawend', () => {
+    corners = 0
+  })
+  draw.on('drawend', event => tell([...drawSource.getFeatures(), event.feature as Feature<Polygon>]))
   const modify = new Modify({ source: drawSource })
-  modify.on('modifyend', event => tell(event.features.item(0) as Feature<Polygon>))
+  modify.on('modifyend', () => tell(drawSource.getFeatures()))
   map.addInteraction(modify)
   map.addInteraction(draw)
   map.addInteraction(new Snap({ source: drawSource }))
@@ -67,13 +70,17 @@ onMounted(() => {
 })
 onBeforeUnmount(() => map?.setTarget(undefined))
 
-function tell(feature: Feature<Polygon>) {
-  const ring = feature.getGeometry()!.getCoordinates()[0]!.slice(0, -1)
-  emit('drawn', ring.map(([x, y]) => props.frame.toLonLat(x!, y!)))
+function tell(features: Feature<Polygon>[]) {
+  emit('drawn', [...new Set(features)].map(f => f.getGeometry()!.getCoordinates()[0]!.slice(0, -1).map(([x, y]) => props.frame.toLonLat(x!, y!))))
 }
-/** Takes back the last corner while drawing. */
+/** Takes back the last corner of an outline being drawn, else the last outline. */
+let corners = 0
 function takeBack() {
-  draw?.removeLastPoint()
+  if (corners > 0) return draw?.removeLastPoint()
+  const last = drawSource.getFeatures().at(-1)
+  if (!last) return
+  drawSource.removeFeature(last)
+  tell(drawSource.getFeatures())
 }
 defineExpose({ takeBack })
 
@@ -92,7 +99,7 @@ function redraw() {
     cross.setStyle(new Style({ image: new Circle({ radius: 9, stroke: new Stroke({ color: css('--now'), width: 4 }) }) }))
     shoreSource.addFeature(cross)
   }
-  if (props.grid) return
+  if (props.areas) return
   const n = props.triples.length / 3
   const every = Math.max(1, Math.ceil(n / MOST_DOTS))
   const kept: number[][] = []
@@ -113,14 +120,10 @@ function fit() {
   if (!isEmpty(extent) && Number.isFinite(extent[0]!)) map?.getView().fit(extent, { padding: [40, 40, 60, 60] })
 }
 
-watch(() => [props.shore, props.fault, props.triples, props.flags, props.grid], redraw)
+watch(() => [props.shore, props.fault, props.triples, props.flags, props.areas], redraw)
 watch(() => [props.shore?.outer, props.triples], fit)
 watch(() => props.drawing, on => draw?.setActive(on))
-watch(() => props.grid, (grid) => {
-  if (!grid) return ground?.setAreas([])
-  const levels = tintLevels({ deepestM: Math.max(1, deepest(grid)), units: session.units })
-  ground?.setAreas(depthAreas({ grid, levelsM: levels }))
-})
+watch(() => props.areas, areas => ground?.setAreas(areas ?? []))
 </script>
 
 <template>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { BandMeeting, DepthBand } from '../../../core/water/bandMeetings'
+import { readCsvLevels, writeCsvLevels } from '../../../core/formats/csvLevels'
+import { download } from '../../utils/download'
 import type { LayerName } from '../../utils/chartLayers'
 import { depthUnitM, formatDepth, formatDepthBand, formatDistance, formatSmall } from '../../../core/units/format'
 
@@ -39,6 +41,28 @@ async function keepLevel() {
   catch (error) {
     problem.value = `Not saved: ${error instanceof Error ? error.message : String(error)}`
   }
+}
+/** A table of levels replaces the history; what could not be read of it is said. */
+async function levelsFrom(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  const { items, skipped, issues } = readCsvLevels(await file.text())
+  input.value = ''
+  if (items.length === 0) {
+    problem.value = `${file.name}: ${issues[0]!.message}. The history stays as it was.`
+    return
+  }
+  try {
+    await waters.setLevels({ referenceLevelM: waters.levels.referenceLevelM, levels: items.map(l => ({ at: new Date(l.atMs).toISOString(), levelM: l.levelM })) })
+    problem.value = skipped === 0 ? null : `${items.length} levels taken, ${skipped} rows left out; the first on line ${issues[0]!.line}: ${issues[0]!.message}.`
+  }
+  catch (error) {
+    problem.value = `Not saved: ${error instanceof Error ? error.message : String(error)}`
+  }
+}
+function levelsOut() {
+  download('levels.csv', writeCsvLevels(waters.levels.levels.map(l => ({ atMs: Date.parse(l.at), levelM: l.levelM }))), 'text/csv')
 }
 const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\'s level' : `${formatSmall(Math.abs(waters.poolM), session.units)} ${waters.poolM > 0 ? 'over' : 'under'} it`))
 </script>
@@ -164,6 +188,22 @@ const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\
             {{ waters.readPoolM === null ? 'Back to the chart\'s level' : 'Back to the reading' }}
           </button>
         </div>
+        <div class="take-out">
+          <label class="chip pick">Level history from CSV<input
+            type="file"
+            accept=".csv,.txt"
+            data-test="levels"
+            @change="levelsFrom"
+          ></label>
+          <button
+            v-if="waters.levels.levels.length"
+            type="button"
+            class="chip"
+            @click="levelsOut"
+          >
+            Levels, CSV
+          </button>
+        </div>
         <p
           v-if="problem"
           class="tone-now"
@@ -207,5 +247,8 @@ const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\
 .take-out select { font: inherit; color: var(--ink); background: var(--sheet); border: 1px solid var(--rule); border-radius: 6px; padding: 7px 6px; }
 summary { cursor: pointer; font-size: 14.5px; font-weight: 600; padding: 4px 0; }
 .folded { display: flex; flex-direction: column; gap: 9px; padding-top: 6px; }
+.pick { position: relative; }
+.pick input { position: absolute; inset: 0; opacity: 0; cursor: pointer; font-size: 0; }
+.pick:focus-within { outline: 3px solid var(--now); outline-offset: 2px; }
 .chip { font-size: 14px; padding: 5px 9px; text-decoration: none; display: inline-flex; align-items: center; }
 </style>
