@@ -33,9 +33,18 @@ export const useSession = defineStore('session', () => {
     setInterval(tick, TICK_MS)
   }
 
+  /** Shown at once, and taken back if the server does not keep it. */
   async function set(change: Partial<Pick<Angler, 'units' | 'waveLimitM'>>) {
-    const saved = await api<Pick<Angler, 'units' | 'waveLimitM'>>('me', { method: 'PATCH', body: change })
-    if (angler.value) angler.value = { ...angler.value, ...saved }
+    const before = angler.value
+    if (!before) return
+    angler.value = { ...before, ...change }
+    try {
+      await api<Pick<Angler, 'units' | 'waveLimitM'>>('me', { method: 'PATCH', body: change })
+    }
+    catch (error) {
+      angler.value = { ...angler.value, units: before.units, waveLimitM: before.waveLimitM }
+      throw error
+    }
   }
 
   watch(ground, value => localStorage.setItem(NIGHT_KEY, value))
