@@ -140,7 +140,7 @@ const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\
         class="chips"
       >
         <li
-          v-for="(m, i) in meetings.slice(0, 6)"
+          v-for="(m, i) in meetings.slice(0, 4)"
           :key="`${m.x},${m.y}`"
         >
           <button
@@ -240,7 +240,7 @@ const poolText = computed(() => (Math.abs(waters.poolM) < 0.005 ? 'at the chart\
 </template>
 
 <style scoped>
-.tools { padding: 12px 16px; border-bottom: 1px solid var(--rule); display: flex; flex-direction: column; gap: 9px; }
+.tools { flex: none; max-height: 56%; overflow-y: auto; padding: 12px 16px; border-bottom: 1px solid var(--rule); display: flex; flex-direction: column; gap: 9px; }
 .head { display: flex; justify-content: space-between; font-size: 14.5px; color: var(--ink-2); }
 .head strong { color: var(--ink); font-size: 16px; }
 .take-out { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; font-size: 14.5px; color: var(--ink-2); }
