@@ -71,6 +71,7 @@ test('a shoreline and a boat\'s log become a chart that is read', async ({ app, 
   await slide(page, 'pool today', 'ArrowLeft', /^3 ft .*under it$/)
   await expect.poll(() => depthUnder(page, 151, 0)).toBeLessThan(full - 2.5)
   await page.getByRole('button', { name: 'Keep as today\'s level' }).click()
+  await expect(page.getByRole('button', { name: 'Keep as today\'s level' })).toBeHidden()
   await page.reload()
   await expect(features.first()).toBeVisible({ timeout: 30_000 })
   expect(await depthUnder(page, 150, 0)).toBeLessThan(full - 2.5)
