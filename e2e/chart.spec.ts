@@ -42,6 +42,8 @@ test('a shoreline and a boat\'s log become a chart that is read', async ({ app, 
   await slide(page, 'transducer below the surface', 'ArrowRight', /^1 ft$/)
   await expect(page.getByTestId('cleaning')).toContainText(/of [\d,]{5,} count/)
   await expect(page.getByRole('button', { name: /^spikes: \d+/ })).toBeVisible()
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => `${v.id} ${v.nodes.map(n => n.target.join(' ')).join()}`)).toEqual([])
 
   // Tried here first: nothing is kept.
   await page.getByRole('button', { name: 'Try the chart' }).click()

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { Water } from './waters'
-import { id } from './journal'
+import { id, instant } from './journal'
 
 export interface NewWater {
   name: string
@@ -76,11 +76,6 @@ export const importHeaderSchema = Joi.object<ImportHeader>({
   .messages({ one: 'exactly one of waterId and newWater must be given' }).label('import')
 
 export const importChangeSchema = Joi.object<{ undone: boolean }>({ undone: Joi.boolean() }).label('import')
-
-const instant = Joi.string().custom((text: string, helpers) => {
-  const date = new Date(text)
-  return Number.isNaN(date.getTime()) || date.toISOString() !== text ? helpers.error('instant') : text
-}).messages({ instant: '{{#label}} must be a UTC instant such as 2026-04-24T11:40:00.000Z' })
 
 export const poolLevelsSchema = Joi.object<PoolLevels>({
   referenceLevelM: level(),

@@ -9,7 +9,8 @@ export const id = () => Joi.string().pattern(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]
 })
 const idOrNull = () => id().allow(null)
 
-const instant = Joi.string().custom((text: string, helpers) => {
+/** A UTC instant with milliseconds, as `toISOString` writes it. */
+export const instant = Joi.string().custom((text: string, helpers) => {
   const date = new Date(text)
   if (Number.isNaN(date.getTime()) || date.toISOString() !== text) return helpers.error('instant')
   return text

@@ -39,10 +39,10 @@ export function readCsvLevels(text: string): ReadResult<LevelRow> {
     const line = i + 1 + (hasHeader ? 1 : 0)
     const atMs = when(row[time])
     const levelM = value(row[level]) * unitM
-    if (Number.isNaN(atMs)) tally.skip(line, 'the time is missing or cannot be read')
-    else if (!Number.isFinite(levelM)) tally.skip(line, 'the level is missing or no number')
-    else if (Math.abs(levelM) > MOST_M) tally.skip(line, `the level ${levelM} m is more than ${MOST_M} m`)
-    else if (seen.has(atMs)) tally.skip(line, 'this time stood in an earlier row')
+    if (Number.isNaN(atMs)) tally.leaveOut(line, 'the time is missing or cannot be read')
+    else if (!Number.isFinite(levelM)) tally.leaveOut(line, 'the level is missing or no number')
+    else if (Math.abs(levelM) > MOST_M) tally.leaveOut(line, `the level ${levelM} m is more than ${MOST_M} m`)
+    else if (seen.has(atMs)) tally.leaveOut(line, 'this time stood in an earlier row')
     else {
       seen.add(atMs)
       tally.items.push({ atMs, levelM })

@@ -94,10 +94,10 @@ export function readCsvSoundings(text: string, mapping: CsvMapping): ReadResult<
     if ((i === 0 && mapping.hasHeader) || row.every(cell => cell.trim() === '')) return
     const value = (column: number) => toNumber(row[column], mapping.decimalComma)
     const at = position(value(mapping.lon), value(mapping.lat))
-    if (typeof at === 'string') return tally.skip(i + 1, at)
+    if (typeof at === 'string') return tally.leaveOut(i + 1, at)
     const depthM = value(mapping.depth) * UNIT_M[mapping.unit] * (mapping.negative ? -1 : 1)
     const wrong = depthFault(depthM)
-    if (wrong) return tally.skip(i + 1, wrong)
+    if (wrong) return tally.leaveOut(i + 1, wrong)
     const when = mapping.time === null ? Number.NaN : Date.parse(row[mapping.time]?.trim() ?? '')
     tally.items.push({ ...at, depthM, atMs: Number.isNaN(when) ? null : when })
   })

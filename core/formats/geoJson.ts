@@ -19,8 +19,8 @@ export function readGeoJson(text: string): ReadResult<GeoItem> {
   return tally.result()
 
   function visit(node: unknown, name: string | null, properties: GeoItem['properties'], where: string, depth: number): void {
-    if (!isRecord(node) || typeof node.type !== 'string') return tally.skip(null, `${where} has no type`)
-    if (depth > DEEPEST_NESTING) return tally.skip(null, `${where} is nested more than ${DEEPEST_NESTING} deep`)
+    if (!isRecord(node) || typeof node.type !== 'string') return tally.leaveOut(null, `${where} has no type`)
+    if (depth > DEEPEST_NESTING) return tally.leaveOut(null, `${where} is nested more than ${DEEPEST_NESTING} deep`)
     switch (node.type) {
       case 'FeatureCollection':
         return each(node.features, where, 'features', (f, w) => visit(f, name, properties, w, depth + 1))
@@ -29,7 +29,7 @@ export function readGeoJson(text: string): ReadResult<GeoItem> {
       case 'Feature': {
         const own = isRecord(node.properties) ? plainProperties(node.properties) : {}
         const label = typeof own.name === 'string' ? own.name : null
-        if (node.geometry === null || node.geometry === undefined) return tally.skip(null, `${where} has no geometry`)
+        if (node.geometry === null || node.geometry === undefined) return tally.leaveOut(null, `${where} has no geometry`)
         return visit(node.geometry, label, own, where, depth + 1)
       }
       case 'Point': return add('point', [[node.coordinates]], where, name, properties)
@@ -38,18 +38,18 @@ export function readGeoJson(text: string): ReadResult<GeoItem> {
       case 'MultiLineString': return each(node.coordinates, where, 'coordinates', (c, w) => add('line', [c], w, name, properties))
       case 'Polygon': return add('polygon', node.coordinates, where, name, properties)
       case 'MultiPolygon': return each(node.coordinates, where, 'coordinates', (c, w) => add('polygon', c, w, name, properties))
-      default: return tally.skip(null, `${where} is of the unknown type ${node.type.slice(0, 40)}`)
+      default: return tally.leaveOut(null, `${where} is of the unknown type ${node.type.slice(0, 40)}`)
     }
   }
 
   function each(list: unknown, where: string, key: string, visitOne: (one: unknown, where: string) => void): void {
-    if (!Array.isArray(list)) return tally.skip(null, `${where} has no list of ${key}`)
+    if (!Array.isArray(list)) return tally.leaveOut(null, `${where} has no list of ${key}`)
     list.forEach((one, i) => visitOne(one, `${where === 'the file' ? '' : `${where} `}${key}[${i}]`))
   }
 
   function add(shape: GeoItem['shape'], rings: unknown, where: string, name: string | null, properties: GeoItem['properties']): void {
     const read = readRings(rings, shape)
-    if (typeof read === 'string') return tally.skip(null, `${where}: ${read}`)
+    if (typeof read === 'string') return tally.leaveOut(null, `${where}: ${read}`)
     tally.items.push({ shape, rings: read, name, properties })
   }
 }

@@ -12,7 +12,7 @@ export function readGpx(text: string): ReadResult<GeoItem> {
   const tally = new Tally<GeoItem>()
   root.children.filter(c => c.name === 'wpt').forEach((wpt, i) => {
     const at = place(wpt)
-    if (typeof at === 'string') return tally.skip(null, `waypoint ${i + 1}: ${at}`)
+    if (typeof at === 'string') return tally.leaveOut(null, `waypoint ${i + 1}: ${at}`)
     tally.items.push({ shape: 'point', rings: [[at]], name: textOf(wpt, 'name'), properties: said(wpt) })
   })
   for (const [whole, part, corner] of [['rte', null, 'rtept'], ['trk', 'trkseg', 'trkpt']] as const) {
@@ -21,10 +21,10 @@ export function readGpx(text: string): ReadResult<GeoItem> {
         const line: LonLat[] = []
         for (const pt of segment.children.filter(c => c.name === corner)) {
           const at = place(pt)
-          if (typeof at === 'string') tally.skip(null, `${whole} ${i + 1}: ${at}`)
+          if (typeof at === 'string') tally.leaveOut(null, `${whole} ${i + 1}: ${at}`)
           else line.push(at)
         }
-        if (line.length < 2) tally.skip(null, `${whole} ${i + 1}: it has too few points for a line`)
+        if (line.length < 2) tally.leaveOut(null, `${whole} ${i + 1}: it has too few points for a line`)
         else tally.items.push({ shape: 'line', rings: [line], name: textOf(way, 'name'), properties: said(way) })
       }
     })

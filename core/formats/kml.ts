@@ -17,8 +17,8 @@ export function readKml(text: string): ReadResult<GeoItem> {
     const add = (shape: GeoItem['shape'], rings: (LonLat[] | string)[], fewest: number) => {
       const wrong = rings.find(r => typeof r === 'string')
       const short = rings.length === 0 || rings.some(r => r.length < fewest)
-      if (wrong !== undefined) tally.skip(null, `${where}: ${String(wrong)}`)
-      else if (short) tally.skip(null, `${where}: it has too few corners for a ${shape}`)
+      if (wrong !== undefined) tally.leaveOut(null, `${where}: ${String(wrong)}`)
+      else if (short) tally.leaveOut(null, `${where}: it has too few corners for a ${shape}`)
       else tally.items.push({ shape, rings: rings as LonLat[][], name, properties })
     }
     for (const p of descendants(mark, 'Point')) add('point', [coordinates(p)], 1)
@@ -31,7 +31,7 @@ export function readKml(text: string): ReadResult<GeoItem> {
         return typeof ring === 'string' ? ring : unclosed(ring)
       }), 3)
     }
-    if (tally.items.length === before && descendants(mark, 'coordinates').length === 0) tally.skip(null, `${where} has no coordinates`)
+    if (tally.items.length === before && descendants(mark, 'coordinates').length === 0) tally.leaveOut(null, `${where} has no coordinates`)
   })
   if (tally.items.length === 0 && tally.result().issues.length === 0) tally.note(null, 'there is no placemark in this KML')
   return tally.result()

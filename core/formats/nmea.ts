@@ -30,18 +30,18 @@ export function readNmea(text: string, { transducerM = 0 }: { transducerM?: numb
     const sentence = raw.trim()
     const start = sentence.indexOf('$')
     if (sentence === '') return
-    if (start === -1) return tally.skip(line, 'this is no NMEA sentence: it has no $')
+    if (start === -1) return tally.leaveOut(line, 'this is no NMEA sentence: it has no $')
     const read = fieldsOf(sentence.slice(start))
-    if (typeof read === 'string') return tally.skip(line, read)
+    if (typeof read === 'string') return tally.leaveOut(line, read)
     const [tag, ...f] = read
     switch (tag!.slice(-3)) {
       case 'RMC': {
-        if (f[1] !== 'A') return tally.skip(line, 'RMC without a valid fix')
+        if (f[1] !== 'A') return tally.leaveOut(line, 'RMC without a valid fix')
         dayMs = dateOf(f[8]) ?? dayMs
         return moveTo(fixOf(f[2], f[3], f[4], f[5], f[0], dayMs), line)
       }
       case 'GGA': {
-        if (f[5] === '0' || f[5] === '' || f[5] === undefined) return tally.skip(line, 'GGA without a valid fix')
+        if (f[5] === '0' || f[5] === '' || f[5] === undefined) return tally.leaveOut(line, 'GGA without a valid fix')
         return moveTo(fixOf(f[1], f[2], f[3], f[4], f[0], dayMs), line)
       }
       case 'DPT': {
@@ -55,20 +55,20 @@ export function readNmea(text: string, { transducerM = 0 }: { transducerM?: numb
       default:
     }
   })
-  for (const { line } of waiting) tally.skip(line, 'a depth after the last fix has no place')
+  for (const { line } of waiting) tally.leaveOut(line, 'a depth after the last fix has no place')
   if (tally.items.length === 0) tally.note(null, depths === 0 ? 'there is no depth (DBT or DPT) in this log' : fixes === 0 ? 'there is no position (RMC or GGA) in this log' : 'no depth lies between two fixes')
   return tally.result()
 
   function hold(depthM: number, line: number, source: Waiting['source']): void {
     depths++
     const wrong = depthFault(depthM)
-    if (wrong) return tally.skip(line, `${source}: ${wrong}`)
-    if (!last) return tally.skip(line, 'a depth before the first fix has no place')
+    if (wrong) return tally.leaveOut(line, `${source}: ${wrong}`)
+    if (!last) return tally.leaveOut(line, 'a depth before the first fix has no place')
     waiting.push({ depthM, line, source })
   }
 
   function moveTo(fix: Fix | string, line: number): void {
-    if (typeof fix === 'string') return tally.skip(line, fix)
+    if (typeof fix === 'string') return tally.leaveOut(line, fix)
     fixes++
     const before = last
     last = fix
@@ -79,7 +79,7 @@ export function readNmea(text: string, { transducerM = 0 }: { transducerM?: numb
     const held = waiting.some(w => w.source === 'DPT') ? waiting.filter(w => w.source === 'DPT') : waiting
     waiting = []
     if (gapMs < 0 || gapMs > LONGEST_GAP_MS) {
-      for (const w of held) tally.skip(w.line, `no fix within ${LONGEST_GAP_MS / 1000} s of this depth`)
+      for (const w of held) tally.leaveOut(w.line, `no fix within ${LONGEST_GAP_MS / 1000} s of this depth`)
       return
     }
     held.forEach(({ depthM }, k) => {

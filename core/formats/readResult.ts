@@ -40,7 +40,7 @@ export class Tally<T> {
   private skipped = 0
   private readonly issues: ReadIssue[] = []
 
-  skip(line: number | null, message: string): void {
+  leaveOut(line: number | null, message: string): void {
     this.skipped++
     this.note(line, message)
   }
