@@ -8,7 +8,7 @@ Object.groupBy ??= (items, keyOf) => {
   return groups
 }
 
-const outward = '^(vue|vue-router|pinia|nuxt|h3|nitropack|vuetify|drizzle-orm|better-sqlite3|ol|dexie|joi|luxon)(/|$)|^(@vue|@nuxt|@pinia)/|^#|^~|^@/|^node:|/(app|server|shared|sim|demo)/'
+const outward = '^(vue|vue-router|pinia|nuxt|h3|nitropack|vuetify|drizzle-orm|better-sqlite3|ol|dexie|joi)(/|$)|^(@vue|@nuxt|@pinia)/|^#|^~|^@/|^node:|/(app|server|shared|sim|demo)/'
 const message = 'core/ is pure: no interface, database, network or file imports'
 
 export default withNuxt(
@@ -21,6 +21,7 @@ export default withNuxt(
         { selector: `ImportExpression[source.value=/${outward.replaceAll('/', '\\u002F')}/]`, message },
         { selector: 'CallExpression[callee.object.name="Math"][callee.property.name="random"]', message: 'core/ takes its random source as an argument' },
         { selector: 'CallExpression[callee.object.name="Date"][callee.property.name="now"]', message: 'core/ takes the time as an argument' },
+        { selector: 'CallExpression[callee.object.name="DateTime"][callee.property.name=/^(now|local|utc)$/]', message: 'core/ takes the time as an argument' },
         { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'core/ takes the time as an argument' },
       ],
     },

@@ -7,7 +7,7 @@ describe('core', () => {
     const names = execFileSync('npx', ['tsx', '-e', 'import(\'./core/index.ts\').then(core => console.log(Object.keys(core).join(" ")))'], { encoding: 'utf8' }).trim().split(' ')
     expect(names).toEqual(expect.arrayContaining([
       'sinkSpeed', 'fallTime', 'calibrateDragArea', 'lineShape', 'floatSetting', 'floatLoad', 'holdDepthSpeed', 'swingCast', 'lineWindLoad', 'chooseJigWeight',
-      'maxPlantDepth', 'lightAtDepth', 'waveHeight', 'standardWeight', 'relativeWeight', 'estimateWeight', 'sizeStructure',
+      'maxPlantDepth', 'lightAtDepth', 'waveHeight', 'standardWeight', 'relativeWeight', 'estimateWeight', 'sizeStructure', 'heatExchange', 'stepTemperature', 'phaseProbabilities', 'buildDepthGrid', 'fetchField', 'contourLines',
     ]))
   }, 30_000)
 
@@ -18,6 +18,7 @@ describe('core', () => {
       'import { ref } from \'vue\'\nexport const a = ref(1)\n', 'import Joi from \'joi\'\nexport const a = Joi\n', 'import { route } from \'../../server/utils/route\'\nexport const a = route\n',
       'export const a = () => import(\'drizzle-orm\')\n', 'import { readFileSync } from \'node:fs\'\nexport const a = readFileSync\n',
       'export const a = () => Math.random()\n', 'export const a = () => Date.now()\n', 'export const a = () => new Date()\n',
+      'import { DateTime } from \'luxon\'\nexport const a = () => DateTime.now()\n',
     ]) expect(await faults(code), code).toBe(1)
     expect(await faults('import { getTimes } from \'suncalc\'\nexport const a = getTimes\n')).toBe(0)
   }, 60_000)

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { depthBelief } from '../school/depthBelief'
 import { phaseProbabilities } from '../season/phaseProbabilities'
 import { PHASES } from '../season/phases'
+import { phaseOf } from '../season/seasons'
 import { coverTop, PLACE_KINDS, placeKindName, placeKindPlural, type Place, type PlaceKind, type PlaceOf } from './kinds'
 import { placeReason, placeReasons } from './placeReason'
 import { scorePlace, type Factor, type PlaceScore, type ScoreOptions } from './scorePlace'
@@ -110,8 +111,8 @@ describe('reasons', () => {
     expect(say({ key: 'wind', value: 0.8, windMS: 0.5, fetchM: 10, blownInto: false })).toMatch(/Calm/)
     expect(say({ key: 'shade', value: 0.9, shadow: 0.8, deckAreaM2: 70, roofed: true })).toMatch(/roof and deck/)
     expect(say({ key: 'shade', value: 0.4, shadow: 0.1, deckAreaM2: 70, roofed: true })).toMatch(/Hardly any shade/)
-    expect(say({ key: 'structure', value: 0.3, kind: 'dock', phase: 'winter' })).toBe('In winter few use docks')
-    expect(say({ key: 'structure', value: 0.9, kind: 'reedStubble', phase: 'spawn' })).toBe('On the beds they use reed stubble')
+    expect(say({ key: 'structure', value: 0.3, kind: 'dock', phase: 'winter', season: 'winter' })).toBe('In winter few use docks')
+    expect(say({ key: 'structure', value: 0.9, kind: 'reedStubble', phase: 'spawn', season: 'on the beds' })).toBe('On the beds they use reed stubble')
   })
 })
 
@@ -119,7 +120,7 @@ describe('kinds', () => {
   it('fit every phase somewhere between never and always', () => {
     for (const kind of PLACE_KINDS) {
       for (const phase of PHASES) {
-        const fit = structureFit({ kind, phases: [{ phase, probability: 1 }] })
+        const fit = structureFit({ kind, phases: [{ phase, probability: 1, prior: phaseOf('crappie', phase)! }] })
         expect(fit > 0 && fit < 1, `${kind} in ${phase}`).toBe(true)
       }
       expect(placeKindName(kind)).not.toBe(placeKindPlural(kind) + 's')
@@ -127,7 +128,7 @@ describe('kinds', () => {
   })
 
   it.each<[PhaseKind: PlaceKind, better: PlaceKind, phase: (typeof PHASES)[number]]>([['hump', 'reedStubble', 'spawn'], ['weedEdge', 'brush', 'summer'], ['brush', 'dock', 'postSpawn']])('rank %s under %s in %s', (worse, better, phase) => {
-    const fit = (kind: PlaceKind) => structureFit({ kind, phases: [{ phase, probability: 1 }] })
+    const fit = (kind: PlaceKind) => structureFit({ kind, phases: [{ phase, probability: 1, prior: phaseOf('crappie', phase)! }] })
     expect(fit(better)).toBeGreaterThan(fit(worse))
   })
 

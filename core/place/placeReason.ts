@@ -1,5 +1,4 @@
 import { formatDepth, formatDepthBand, formatDistance, formatMinutes, type Units } from '../units/format'
-import { phaseName } from '../season/phases'
 import { placeKindPlural } from './kinds'
 import type { Factor, PlaceScore } from './scorePlace'
 
@@ -15,7 +14,7 @@ export function placeReason(factor: Factor, units: Units): Reason {
     case 'depth': return depthReason(factor, units)
     case 'structure': {
       const kinds = placeKindPlural(factor.kind)
-      const season = factor.phase === 'spawn' ? 'On the beds' : `In ${phaseName(factor.phase)}`
+      const season = factor.phase === 'spawn' ? 'On the beds' : `In ${factor.season}`
       if (factor.value >= 0.75) return say('for', factor, `${season} they use ${kinds}`)
       if (factor.value >= 0.5) return say('for', factor, `${season} some use ${kinds}`)
       return say('against', factor, `${season} few use ${kinds}`)

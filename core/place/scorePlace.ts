@@ -1,6 +1,5 @@
 import { NOT_NEGATIVE, POSITIVE, requireNumber } from '../guard'
 import { shareBetween, type DepthBelief } from '../school/depthBelief'
-import { CRAPPIE_PHASES } from '../season/phases'
 import type { PhaseShare } from '../season/phaseProbabilities'
 import { coverTop, type Place } from './kinds'
 import { structureFit } from './structureFit'
@@ -35,7 +34,7 @@ export interface ScoreOptions {
 
 export type Factor
   = | { key: 'depth', value: number, share: number, topM: number, bottomM: number, fishTopM: number, fishBottomM: number }
-    | { key: 'structure', value: number, kind: Place['kind'], phase: PhaseShare['phase'] }
+    | { key: 'structure', value: number, kind: Place['kind'], phase: PhaseShare['phase'], season: string }
     | { key: 'shade', value: number, shadow: number, deckAreaM2: number | null, roofed: boolean }
     | { key: 'wind', value: number, windMS: number, fetchM: number, blownInto: boolean }
     | { key: 'waves', value: number, waveM: number, limitM: number, over: boolean }
@@ -78,10 +77,10 @@ export function scorePlace(options: ScoreOptions): PlaceScore {
   requireNumber('record.catches', record.catches, NOT_NEGATIVE)
   requireNumber('record.effortHours', record.effortHours, NOT_NEGATIVE)
 
-  const priorRate = activity * phases.reduce((sum, p) => sum + p.probability * CRAPPIE_PHASES[p.phase].fishPerHour, 0)
+  const priorRate = activity * phases.reduce((sum, p) => sum + p.probability * p.prior.fishPerHour, 0)
   const today: Factor[] = [
     depthFactor(options),
-    { key: 'structure', value: structureFit({ kind: place.kind, phases }), kind: place.kind, phase: phases[0]!.phase },
+    { key: 'structure', value: structureFit({ kind: place.kind, phases }), kind: place.kind, phase: phases[0]!.phase, season: phases[0]!.prior.name },
     shadeFactor(place, options.shadow),
     windFactor(options),
     waveFactor(options),

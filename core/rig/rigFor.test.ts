@@ -5,6 +5,7 @@ import { phaseProbabilities } from '../season/phaseProbabilities'
 import { missingFromBox, rigFor, type Box, type RigOptions } from './rigFor'
 import { floatReasons, rejectionText, standOffText, weightReasons } from './rigReasons'
 import { LEAD_HEAD_KG_M3 } from './jig'
+import { phaseOf } from '../season/seasons'
 
 const OZ = 0.028349523125
 const BOX: Box = {
@@ -18,7 +19,7 @@ const brush: Place = { id: 'p', name: 'Brush', kind: 'brush', lonDeg: 0, latDeg:
 const phases = phaseProbabilities({ waterC: 12.2, trendCPerWeek: 2, dayOfYear: 114, latDeg: 40 })
 function options(windMS: number, more: Partial<RigOptions> = {}): RigOptions {
   const belief = depthBelief({ phases, waterDepthM: 4.1, waterC: 12.2, secchiM: 0.76, hour: 7, windMS, trendCPerWeek: 2 })
-  return { place: brush, belief, phase: 'preSpawn', waterC: 12.2, secchiM: 0.76, windMS, box: BOX, ...more }
+  return { place: brush, belief, phase: phaseOf('crappie', 'preSpawn')!, waterC: 12.2, secchiM: 0.76, windMS, box: BOX, ...more }
 }
 
 describe('rigFor', () => {

@@ -1,7 +1,7 @@
 import { standOff, type StandOff } from '../place/standOff'
 import type { Place } from '../place/kinds'
 import type { DepthBelief } from '../school/depthBelief'
-import { CRAPPIE_PHASES, type Phase } from '../season/phases'
+import type { PhasePrior } from '../season/phases'
 import { chooseJigWeight, type JigCandidate, type JigWeightResult } from './chooseJigWeight'
 import { floatRig, type FloatAtHand, type FloatRig } from './floatRig'
 import { jig, type Body } from './jig'
@@ -23,7 +23,7 @@ export interface Box {
 export interface RigOptions {
   place: Place
   belief: DepthBelief
-  phase: Phase
+  phase: PhasePrior
   waterC: number
   secchiM: number
   windMS: number
@@ -70,10 +70,10 @@ const COVER_LINE_KG = 2.72
 export function rigFor({ place, belief, phase, waterC, secchiM, windMS, box, wish = {} }: RigOptions): RigAdvice {
   const missing = missingFromBox(box)
   if (missing) throw new RangeError(`box.${missing} is empty; it must hold at least one`)
-  const mood = wish.mood ?? CRAPPIE_PHASES[phase].mood
+  const mood = wish.mood ?? phase.mood
   const topM = wish.topM ?? belief.quantiles.p20
   const baitDepthM = Math.max(SHALLOWEST_BAIT_M, topM - CLEARANCE_M)
-  const stance = standOff({ kind: place.kind, phase, fishDepthM: topM, secchiM })
+  const stance = standOff({ kind: place.kind, phase: phase.phase, fishDepthM: topM, secchiM })
   const body = box.bodies.find(b => b.id === wish.bodyId) ?? nearestBy(box.bodies, b => Math.log(b.lengthM / BODY_LENGTH_M[mood]))
   const wantedKg = place.kind === 'dock' || place.kind === 'timber' || place.kind === 'brush' ? COVER_LINE_KG : OPEN_LINE_KG
   const line = box.lines.find(l => l.id === wish.lineId) ?? nearestBy(box.lines, l => Math.log(l.testKg / wantedKg))

@@ -2,9 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { phaseProbabilities } from '../season/phaseProbabilities'
 import { depthBelief, shareBetween, type DepthBeliefOptions, type LoggedDepth } from './depthBelief'
+import { phaseOf } from '../season/seasons'
 
 const FT = 0.3048
-const PRE_SPAWN = [{ phase: 'preSpawn', probability: 1 }] as const
+const PRE_SPAWN = [{ phase: 'preSpawn', probability: 1, prior: phaseOf('crappie', 'preSpawn')! }] as const
 const morning: DepthBeliefOptions = { phases: [...PRE_SPAWN], waterDepthM: 14, waterC: 12.2, secchiM: 0.8, hour: 7, windMS: 4, trendCPerWeek: 2 }
 const seen = (change: Partial<LoggedDepth> = {}): LoggedDepth => ({ topM: 5, bottomM: 6, waterC: 12.2, hour: 7, secchiM: 0.8, ageDays: 2, ...change })
 

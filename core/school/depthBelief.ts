@@ -1,5 +1,4 @@
 import { POSITIVE, requireNumber } from '../guard'
-import { CRAPPIE_PHASES } from '../season/phases'
 import type { PhaseShare } from '../season/phaseProbabilities'
 
 /** A school that was logged: where it hung and how things were. */
@@ -60,8 +59,8 @@ export function depthBelief({ phases, waterDepthM, waterC, secchiM, hour, windMS
   const density = new Float64Array(Math.max(1, Math.ceil(waterDepthM / BIN_M - 1e-9)))
   const slide = WARM_SLIDE_SHARE * warmCalmAfternoon(hour, windMS, trendCPerWeek)
 
-  for (const { phase, probability } of phases) {
-    const band = CRAPPIE_PHASES[phase].depthM
+  for (const { phase, probability, prior } of phases) {
+    const band = prior.depthM
     const up = phase === 'preSpawn' ? slide : 0
     addBand(density, band, PRIOR_SCHOOLS * probability * (1 - up))
     if (up > 0) addBand(density, WARM_SLIDE_M, PRIOR_SCHOOLS * probability * up)

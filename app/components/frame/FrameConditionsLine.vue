@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { SKIES } from '../../../core/season/sky'
-import { phaseName } from '../../../core/season/phases'
 import { compassPoint, formatDepth, formatPercent, formatTemperature, formatTemperatureChange, formatWind, depthUnitM } from '../../../core/units/format'
 import { clockText, dayText, hourText } from '../../utils/time'
 
@@ -20,7 +19,7 @@ const light = computed(() => {
   if (riseMs === null || setMs === null) return conditions.sun.altitudeDeg > 0 ? 'sun all day' : 'no sun today'
   return conditions.atMs < (riseMs + setMs) / 2 ? `sunrise ${clockText(riseMs, conditions.zone)}` : `sunset ${clockText(setMs, conditions.zone)}`
 })
-const others = computed(() => advice.phases.slice(1, 3).filter(p => p.probability >= 0.02).map(p => `${phaseName(p.phase)} ${Math.round(p.probability * 100)}`).join(', '))
+const others = computed(() => advice.phases.slice(1, 3).filter(p => p.probability >= 0.02).map(p => `${p.prior.name} ${Math.round(p.probability * 100)}`).join(', '))
 const number = (value: unknown) => Number(value)
 </script>
 
@@ -190,7 +189,7 @@ const number = (value: unknown) => Number(value)
         class="phase"
         data-test="phase"
       >
-        <span class="phase-name">{{ phaseName(advice.phases[0]!.phase) }} {{ formatPercent(advice.phases[0]!.probability) }}</span>
+        <span class="phase-name">{{ advice.phases[0]!.prior.name }} {{ formatPercent(advice.phases[0]!.probability) }}</span>
         <span class="small">{{ others }}</span>
       </div>
     </template>

@@ -6,7 +6,7 @@ import { featureText, featureTitle } from '../../../../core/water/featureText'
 import { FEATURE_KINDS } from '../../../../core/water/readWater'
 import type { BandMeeting, DepthBand } from '../../../../core/water/bandMeetings'
 import type { XY } from '../../../../core/water/turns'
-import { CRAPPIE_PHASES } from '../../../../core/season/phases'
+import { phaseOf } from '../../../../core/season/seasons'
 import { formatSmall } from '../../../../core/units/format'
 import { staffDepth, tintLevels } from '../../../../core/water/tints'
 
@@ -48,7 +48,7 @@ const roads = computed(() => {
 })
 
 /** Spawning ground and the water beside it where the phase has them. */
-const bands = ref<{ shallow: DepthBand, deep: DepthBand }>({ shallow: CRAPPIE_PHASES.spawn.depthM, deep: CRAPPIE_PHASES.preSpawn.depthM })
+const bands = ref<{ shallow: DepthBand, deep: DepthBand }>({ shallow: phaseOf('crappie', 'spawn')!.depthM, deep: phaseOf('crappie', 'preSpawn')!.depthM })
 const meetings = shallowRef<BandMeeting[] | null>(null)
 const map = useTemplateRef<{ meetings: (shallow: DepthBand, deep: DepthBand) => Promise<BandMeeting[] | null>, goTo: (at: BandMeeting) => void }>('map')
 watch([() => layers.value.bands, bands, () => waters.grid, map], async ([bandsOn]) => {

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { phaseMeaning } from '../../../../core/season/phases'
 import { coverTop } from '../../../../core/place/kinds'
 import { staffDepth } from '../../../../core/water/tints'
 
@@ -36,7 +35,7 @@ function choose(place: string | null) {
         class="meaning"
         data-test="meaning"
       >
-        {{ phaseMeaning(advice.phase) }}
+        {{ advice.phases[0]!.prior.meaning }}
       </p>
       <BoardMap
         :chosen-id="chosenId"
