@@ -13,23 +13,32 @@ import { places as placeTable, tackle, waters } from '../server/db/schema'
 import { requireLocalAngler } from '../server/services/anglers'
 import { setDemoStart } from '../server/services/clock'
 import { insertImport } from '../server/services/imports'
+import { setSeasonNotes } from '../server/services/seasonNotes'
+import { storeWeather } from '../server/services/weather'
+import { weatherAnswer } from '../server/services/weatherProvider'
 import { appendEntries } from '../server/services/journal'
 import { listWaters, setGrid } from '../server/services/waters'
 import { check } from '../shared/validate'
 import { journalBatchSchema } from '../shared/journal'
 import { placeSchema } from '../shared/places'
 import { tackleSchema } from '../shared/tackle'
+import { seasonNotesSchema } from '../shared/weather'
 import { boatLog } from '../sim/boatLog'
+import { lastSpring } from '../sim/lastSpring'
 import { pastTrips } from '../sim/pastTrips'
+import { serviceAnswer } from '../sim/weatherService'
 import { idMaker } from './ids'
 import { PELLOWICK_ORIGIN, pellowickGrid } from './pellowick'
-import { pellowickPlaces } from './places'
+import { pellowickParts } from './parts'
+import { pellowickPlaces, riverReach } from './places'
 import { starterTackle } from './tackle'
 
 export const DEMO_ZONE = 'America/Chicago'
 export const DEMO_MORNING = '2026-04-24T06:40:00.000-05:00'
 const SEED = 20260424
 const TRANSDUCER_M = 0.3
+const DAY_MS = 86_400_000
+const WEATHER_DAYS = 480
 
 /** Puts the demo water, its places, a tackle box and a few past trips into a database that has no water yet. */
 export function seedDemo(db: Db): 'seeded' | 'kept' {
@@ -55,14 +64,20 @@ export function seedDemo(db: Db): 'seeded' | 'kept' {
   const surveyedMs = morningMs - 40 * 86_400_000
   const { table, chart } = surveyOf(truth, outline, surveyedMs)
   const entries = pastTrips({ waterId, zone: DEMO_ZONE, places: placeList, morning: DEMO_MORNING, random, newId: makeId })
+  // Added after the past trips, which pick among the places: what was caught does not change with it.
+  const reach = riverReach(truth, newId)
+  const run = lastSpring({ waterId, zone: DEMO_ZONE, reachId: reach.id, morning: DEMO_MORNING, random, newId: makeId })
+  const forecast = weatherAnswer(JSON.stringify(serviceAnswer({ ...PELLOWICK_ORIGIN, fromMs: morningMs - WEATHER_DAYS * DAY_MS, toMs: morningMs + 11 * DAY_MS, nowMs: morningMs })))
   // One transaction on the one connection: a seed that is cut off leaves nothing behind.
   db.transaction(() => {
     db.insert(waters).values({ id: waterId, ownerId: angler.id, name: 'Pellowick Reservoir', zone: DEMO_ZONE, ...PELLOWICK_ORIGIN, shoreline: { type: 'Polygon', coordinates }, heldOutM: chart.heldOut?.rmsM ?? null }).run()
     insertImport(db, { id: makeId(surveyedMs), ownerId: angler.id, waterId, at: new Date(surveyedMs).toISOString(), label: 'March survey, tracks 30 m apart.nmea', levelM: null }, table)
-    for (const place of placeList) db.insert(placeTable).values({ ...requireValid(placeSchema, place), ownerId: angler.id, waterId }).run()
+    for (const place of [...placeList, reach]) db.insert(placeTable).values({ ...requireValid(placeSchema, place), ownerId: angler.id, waterId }).run()
     for (const item of box) db.insert(tackle).values({ ...requireValid(tackleSchema, item), ownerId: angler.id }).run()
     setGrid(db, waterId, chart.grid)
-    appendEntries(db, angler.id, requireValid(journalBatchSchema, { entries }).entries)
+    appendEntries(db, angler.id, requireValid(journalBatchSchema, { entries: [...run, ...entries] }).entries)
+    storeWeather(db, angler.id, waterId, 'service', new Date(forecast.issuedMs).toISOString(), forecast.weather)
+    setSeasonNotes(db, angler.id, waterId, requireValid(seasonNotesSchema, { parts: pellowickParts(), priors: [] }))
     setDemoStart(db, new Date(morningMs).toISOString())
   })
   return 'seeded'

@@ -56,6 +56,11 @@ const BODIES: Record<EntryKind, Joi.ObjectSchema> = {
     windMS: Joi.number().min(0).max(60).allow(null),
     windFromDeg: Joi.number().min(0).less(360).allow(null),
     sky: Joi.valid(...SKIES, null),
+    // Older entries have no place of their own.
+    placeId: idOrNull().optional(),
+    lonDeg: Joi.number().min(-180).max(180).allow(null).optional(),
+    latDeg: Joi.number().min(-90).max(90).allow(null).optional(),
+    sensorDepthM: depth().allow(null).optional(),
   }),
   note: Joi.object({ text: Joi.string().trim().min(1).max(2000) }),
   move: Joi.object({}),

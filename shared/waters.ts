@@ -1,3 +1,4 @@
+import type { Species } from '../core/fish/species'
 import type { LoggedDepth } from '../core/school/depthBelief'
 import type { PlaceRecord } from '../core/place/scorePlace'
 import type { EntryBodies } from '../core/school/entries'
@@ -33,9 +34,12 @@ export interface RecordedSchool extends Omit<LoggedDepth, 'ageDays'> {
 
 export interface WaterRecord {
   readings: { at: string, body: EntryBodies['conditions'] }[]
-  /** by place id; restDays is left to the reader, who knows the hour asked about */
+  /** by place id, of crappie and fish not named; restDays is left to the reader, who knows the hour asked about */
   places: Record<string, Omit<PlaceRecord, 'restDays'> & { lastVisitAt: string | null }>
   schools: RecordedSchool[]
+  /** effort by the time it began, for when and where fish feed */
+  visits: { at: string, placeId: string | null, minutes: number }[]
+  catches: { at: string, placeId: string | null, species: Species | null }[]
 }
 
 export interface TripSummary {

@@ -4,12 +4,15 @@ import { placeReasons, type Reason } from '../../core/place/placeReason'
 import type { Place } from '../../core/place/kinds'
 import { missingFromBox, rigFor, type RigAdvice, type RigOptions } from '../../core/rig/rigFor'
 import { depthBelief, type DepthBelief, type LoggedDepth } from '../../core/school/depthBelief'
-import { phaseProbabilities } from '../../core/season/phaseProbabilities'
+import { comfortBand } from '../../core/season/comfort'
+import type { PhaseShare } from '../../core/season/phaseProbabilities'
 import { lightActivity, shadowStrength } from '../../core/season/sun'
 import { depthAt, effectiveFetch } from '../../core/water/depthGrid'
 import { lightAtDepth, depthOfLight, maxPlantDepth } from '../../core/water/light'
 import { waveHeight } from '../../core/water/waveHeight'
 import { useConditions } from './conditions'
+import { usePhases } from './phases'
+import { useSeason } from './season'
 import { useSession } from './session'
 import { useTackle } from './tackle'
 import { useWater } from './water'
@@ -21,6 +24,8 @@ const DIM_SHARE = 0.05
 export interface RankedPlace {
   place: Place
   rank: number
+  /** part of the lake it lies in */
+  part: number
   score: PlaceScore
   reasons: Reason[]
   belief: DepthBelief
@@ -34,24 +39,46 @@ export const useAdvice = defineStore('advice', () => {
   const waters = useWater()
   const session = useSession()
   const tackle = useTackle()
+  const season = useSeason()
+  const phaseStore = usePhases()
 
-  const phases = computed(() => phaseProbabilities({
-    waterC: conditions.now.waterC,
-    trendCPerWeek: conditions.now.trendCPerWeek,
-    dayOfYear: conditions.local.ordinal,
-    latDeg: waters.water?.latDeg ?? 45,
-  }))
+  /** The board is for crappie. */
+  const FISH = 'crappie'
+  /** How a part of the lake differs from the main basin, as the model has it, °C and °C a week. */
+  function against(part: number) {
+    const [here, basin] = [season.partCAt(part, conditions.atMs), season.partCAt(0, conditions.atMs)]
+    const [trend, basinTrend] = [season.trendAt(part, conditions.atMs), season.trendAt(0, conditions.atMs)]
+    return { waterC: here !== null && basin !== null ? here - basin : 0, trendCPerWeek: trend !== null && basinTrend !== null ? trend - basinTrend : 0 }
+  }
+  const phasesIn = (part: number): PhaseShare[] => {
+    const { waterC, trendCPerWeek } = against(part)
+    return phaseStore.phasesFor({
+      fish: FISH, part, atMs: conditions.atMs, dayOfYear: conditions.local.ordinal,
+      waterC: Math.min(45, Math.max(-2, conditions.now.waterC + waterC)), trendCPerWeek: conditions.now.trendCPerWeek + trendCPerWeek,
+    })
+  }
+  /** Phases of the main basin first, then of each bay. */
+  const partPhases = computed(() => Array.from({ length: Math.max(1, season.parts.length) }, (_, part) => phasesIn(part)))
+  const phases = computed(() => partPhases.value[0]!)
   const phase = computed(() => phases.value[0]!.phase)
 
   const logged = computed<LoggedDepth[]>(() => waters.record.schools.map(s => ({
     ...s, ageDays: Math.max(0, (conditions.atMs - Date.parse(s.at)) / DAY_MS),
   })))
 
-  function beliefIn(waterDepthM: number): DepthBelief {
+  function beliefIn(waterDepthM: number, part = 0): DepthBelief {
     const { waterC, secchiM, hour, windMS, trendCPerWeek } = conditions.now
-    return depthBelief({ phases: phases.value, waterDepthM, waterC, secchiM, hour, windMS, trendCPerWeek, logged: logged.value })
+    return depthBelief({ phases: partPhases.value[part] ?? phases.value, waterDepthM, waterC, secchiM, hour, windMS, trendCPerWeek, logged: logged.value })
   }
   const belief = computed(() => (waters.deepestM > 0 ? beliefIn(waters.deepestM) : null))
+  /** Where fish of a part should hang, were it as deep as the lake. */
+  const partBeliefs = computed(() => (waters.deepestM > 0 ? partPhases.value.map((_, part) => beliefIn(waters.deepestM, part)) : []))
+  /** The surface layer of a layered lake, and where in it crappie are at ease; null while it is mixed. */
+  const layer = computed(() => {
+    const layers = season.layersAt(conditions.atMs)
+    const comfort = layers && comfortBand({ fish: FISH, ...layers, deepestM: waters.deepestM })
+    return layers && comfort ? { ...layers, comfort } : null
+  })
 
   const weedM = computed(() => maxPlantDepth({ secchiM: conditions.now.secchiM }).depthM)
   const dimM = computed(() => depthOfLight({ secchiM: conditions.now.secchiM, share: DIM_SHARE }).depthM)
@@ -68,10 +95,12 @@ export const useAdvice = defineStore('advice', () => {
       const depthM = depthAt({ grid, ...at })
       const waveM = waveHeight({ windMS, fetchM, depthM: Number.isNaN(depthM) ? place.attributes.bottomDepthM : Math.max(0.3, depthM) }).heightM
       const own = waters.record.places[place.id]
-      const placeBelief = beliefIn(place.attributes.bottomDepthM)
+      const part = Math.max(0, season.partAt(at))
+      const placeBelief = beliefIn(place.attributes.bottomDepthM, part)
+      const warmerC = against(part).waterC
       const score = scorePlace({
         // Depth is judged against the whole lake's belief: fish that should be deeper than a place are not at it.
-        place, phases: phases.value, belief: belief.value!, windMS, fetchM, waveM,
+        place, phases: partPhases.value[part]!, belief: partBeliefs.value[part]!, windMS, fetchM, waveM, waterC: conditions.now.waterC + warmerC, warmerC,
         waveLimitM: session.angler?.waveLimitM ?? 0.3,
         shadow: shadowStrength({ altitudeDeg, sky }),
         activity: lightActivity({ altitudeDeg, sky }),
@@ -80,7 +109,7 @@ export const useAdvice = defineStore('advice', () => {
           restDays: own?.lastVisitAt ? Math.max(0, (conditions.atMs - Date.parse(own.lastVisitAt)) / DAY_MS) : null,
         },
       })
-      return { place, score, belief: placeBelief, fetchM, waveM, reasons: placeReasons(score, session.units), rank: 0 }
+      return { place, part, score, belief: placeBelief, fetchM, waveM, reasons: placeReasons(score, session.units), rank: 0 }
     }).sort((a, b) => b.score.ratePerHour - a.score.ratePerHour).map((r, i) => ({ ...r, rank: i + 1 }))
   })
   const rankedById = (id: string | null) => ranked.value.find(r => r.place.id === id) ?? null
@@ -91,10 +120,10 @@ export const useAdvice = defineStore('advice', () => {
   function rigAt(ranking: RankedPlace, wish?: RigOptions['wish']): RigAdvice | null {
     if (boxLacks.value) return null
     return rigFor({
-      place: ranking.place, belief: ranking.belief, phase: phase.value, box: tackle.box, wish,
+      place: ranking.place, belief: ranking.belief, phase: (partPhases.value[ranking.part] ?? phases.value)[0]!.prior, box: tackle.box, wish,
       waterC: conditions.now.waterC, secchiM: conditions.now.secchiM, windMS: conditions.now.windMS,
     })
   }
 
-  return { phases, phase, belief, weedM, dimM, lightAt, ranked, rankedById, boxLacks, rigAt }
+  return { phases, phase, partPhases, belief, layer, weedM, dimM, lightAt, ranked, rankedById, boxLacks, rigAt }
 })

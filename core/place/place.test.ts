@@ -25,7 +25,7 @@ const rate = (change: Partial<ScoreOptions>) => scorePlace(at(change)).ratePerHo
 describe('scorePlace', () => {
   it('is the geometric mean of its factors, each between 0 and 1', () => {
     const { score, factors } = scorePlace(at())
-    expect(factors).toHaveLength(7)
+    expect(factors).toHaveLength(8)
     for (const f of factors) expect(f.value > 0 && f.value <= 1, f.key).toBe(true)
     expect(score).toBeCloseTo(factors.reduce((p, f) => p * f.value, 1) ** (1 / 7), 12)
   })

@@ -1,4 +1,4 @@
-import { formatDepth, formatDepthBand, formatDistance, formatMinutes, type Units } from '../units/format'
+import { formatDepth, formatTemperature, formatTemperatureDifference, formatDepthBand, formatDistance, formatMinutes, type Units } from '../units/format'
 import { placeKindPlural } from './kinds'
 import type { Factor, PlaceScore } from './scorePlace'
 
@@ -23,6 +23,7 @@ export function placeReason(factor: Factor, units: Units): Reason {
     case 'wind':
       if (factor.blownInto) return say('for', factor, `Wind blows in over ${formatDistance(factor.fetchM, units)} of open water and packs them`)
       return say('for', factor, factor.windMS < 1.5 ? 'Calm: they spread along the whole edge' : 'In the lee: easy to hold on, less to bunch them')
+    case 'warmth': return warmthReason(factor, units)
     case 'waves':
       if (factor.over) return say('careful', factor, `Waves of ${formatDepth(factor.waveM, units)}, over your limit of ${formatDepth(factor.limitM, units)}`)
       if (factor.value < 1) return say('careful', factor, `Waves of ${formatDepth(factor.waveM, units)}, near your limit`)
@@ -49,6 +50,17 @@ function depthReason(f: Extract<Factor, { key: 'depth' }>, units: Units): Reason
   if (f.topM > f.fishBottomM) return say('against', f, `Top at ${formatDepth(f.topM, units)}: most should hang above it, at ${fish}`)
   if (f.bottomM < f.fishTopM + 0.3) return say('against', f, `Only ${formatDepth(f.bottomM, units)} deep; they should be at ${fish}`)
   return say('against', f, `Reaches ${inTen <= 1 ? 'few' : `${inTen} in ten`} of them: they should be at ${fish}`)
+}
+
+/** Differences under half a degree are not worth a word. */
+const WORTH_SAYING_C = 0.5
+
+function warmthReason(f: Extract<Factor, { key: 'warmth' }>, units: Units): Reason {
+  const by = formatTemperatureDifference(Math.abs(f.warmerC), units)
+  const at = f.waterC === null ? '' : ` (${formatTemperature(f.waterC, units)})`
+  if (Math.abs(f.warmerC) < WORTH_SAYING_C) return say('for', f, `Water as in the main basin${at}`)
+  const how = `${by} ${f.warmerC > 0 ? 'warmer' : 'cooler'} than the main basin${at}`
+  return say(f.value >= 0.8 ? 'for' : 'against', f, `Water ${how}`)
 }
 
 function shadeReason(f: Extract<Factor, { key: 'shade' }>): Reason {

@@ -23,6 +23,9 @@ export interface ScoreOptions {
   fetchM: number
   /** significant wave height at the place, m */
   waveM: number
+  /** surface water at the place, °C, and how much warmer than the main basin it is */
+  waterC?: number
+  warmerC?: number
   /** the angler's limit for the boat, m */
   waveLimitM: number
   /** 0–1, see `shadowStrength` */
@@ -37,6 +40,7 @@ export type Factor
     | { key: 'structure', value: number, kind: Place['kind'], phase: PhaseShare['phase'], season: string }
     | { key: 'shade', value: number, shadow: number, deckAreaM2: number | null, roofed: boolean }
     | { key: 'wind', value: number, windMS: number, fetchM: number, blownInto: boolean }
+    | { key: 'warmth', value: number, waterC: number | null, warmerC: number, wanted: 'warm' | 'cool' | null }
     | { key: 'waves', value: number, waveM: number, limitM: number, over: boolean }
     | { key: 'record', value: number, catches: number, effortHours: number, ratePerHour: number | null }
     | { key: 'rest', value: number, restDays: number | null }
@@ -83,6 +87,7 @@ export function scorePlace(options: ScoreOptions): PlaceScore {
     { key: 'structure', value: structureFit({ kind: place.kind, phases }), kind: place.kind, phase: phases[0]!.phase, season: phases[0]!.prior.name },
     shadeFactor(place, options.shadow),
     windFactor(options),
+    warmthFactor(options),
     waveFactor(options),
     restFactor(record),
   ]
@@ -111,7 +116,7 @@ function gammaQuantile(alpha: number, z: number): number {
 }
 
 /** Value at which a factor says nothing either way: the further from it, the more it is worth saying. */
-const NEUTRAL: Record<Factor['key'], number> = { depth: 0.6, structure: 0.6, shade: 0.8, wind: 0.85, waves: 1, record: 0.7, rest: 0.97 }
+const NEUTRAL: Record<Factor['key'], number> = { depth: 0.6, structure: 0.6, shade: 0.8, wind: 0.85, warmth: 0.8, waves: 1, record: 0.7, rest: 0.97 }
 
 const LEAST = 0.02
 const clamp = (x: number) => Math.max(LEAST, Math.min(1, x))
@@ -150,6 +155,19 @@ function windFactor({ windMS, fetchM }: ScoreOptions): Factor {
   const open = Math.min(1, fetchM / OPEN_WATER_M)
   // Wind packs bait and fish where it blows in; in a calm they spread along the whole edge.
   return { key: 'wind', value: 0.75 + 0.25 * strength * open, windMS, fetchM, blownInto: windMS >= 1.5 && fetchM >= OPEN_WATER_M / 2 }
+}
+
+/** Phases that wait for warmth, and that flee heat. */
+const WARMING: PhaseShare['phase'][] = ['winter', 'staging', 'preSpawn', 'spawn']
+const HOT: PhaseShare['phase'][] = ['summer', 'lateSummer']
+/** A place this much warmer (cooler, in the heat) than the main basin is as good as warmth makes it, °C. */
+const WARM_ENOUGH_C = 2.5
+
+function warmthFactor({ phases, waterC, warmerC = 0 }: ScoreOptions): Factor {
+  const share = (of: PhaseShare['phase'][]) => phases.reduce((sum, p) => sum + (of.includes(p.phase) ? p.probability : 0), 0)
+  const [warm, hot] = [share(WARMING), share(HOT)]
+  const pull = (warm - hot) * Math.max(-1, Math.min(1, warmerC / WARM_ENOUGH_C))
+  return { key: 'warmth', value: clamp(0.8 + 0.2 * pull), waterC: waterC ?? null, warmerC, wanted: warm > 0.5 ? 'warm' : hot > 0.5 ? 'cool' : null }
 }
 
 function waveFactor({ waveM, waveLimitM }: ScoreOptions): Factor {

@@ -25,8 +25,18 @@ export interface EntryBodies {
   /** one tap on the pad */
   sign: { schoolId: string | null, sign: Sign }
   fish: { schoolId: string | null, species: Species | null, lengthM: number | null, fate: Fate | null, depthM: number | null }
-  /** a reading taken on the water */
-  conditions: { waterC: number | null, secchiM: number | null, windMS: number | null, windFromDeg: number | null, sky: Sky | null }
+  /** a reading taken on the water; where and how deep, when that was noted */
+  conditions: {
+    waterC: number | null
+    secchiM: number | null
+    windMS: number | null
+    windFromDeg: number | null
+    sky: Sky | null
+    placeId?: string | null
+    lonDeg?: number | null
+    latDeg?: number | null
+    sensorDepthM?: number | null
+  }
   note: { text: string }
   /** left the place */
   move: Record<string, never>

@@ -11,19 +11,36 @@ export function weekTrend(dailyC: ArrayLike<number>, day: number): number {
   return 0
 }
 
+/** What a year's phases are worked out from: daily means of a part, with each day's number in its calendar year. */
+export interface YearOptions {
+  dailyC: ArrayLike<number>
+  dayOfYear: readonly number[]
+  latDeg: number
+  season: readonly PhasePrior[]
+}
+
+const MIDYEAR = 182
+
 /**
- * Phases of a fish for every day of a run of days, from the daily mean temperatures of a part of the lake. Spawning is counted from
- * the first day, so the run must begin in the cold half of the year.
- * @returns null for days without a temperature
+ * How far spawning is over on each day of a run of days that begins with the calendar year; undefined where that cannot be known: in the
+ * south the year begins in summer, so the first half's spawn lies before it, and the count starts at midwinter.
  */
-export function phasesByDay({ dailyC, dayOfYear, latDeg, season }: { dailyC: ArrayLike<number>, dayOfYear: readonly number[], latDeg: number, season: readonly PhasePrior[] }): (PhaseShare[] | null)[] {
-  const passed = spawnPassedByDay({ dailyC, season })
+export function spawnedByDay({ dailyC, dayOfYear, latDeg, season }: YearOptions): (number | undefined)[] {
+  if (latDeg >= 0) return [...spawnPassedByDay({ dailyC, season })]
+  const start = dayOfYear.findIndex(day => day >= MIDYEAR)
+  if (start === -1) return dayOfYear.map(() => undefined)
+  const later = spawnPassedByDay({ dailyC: Array.from(dailyC).slice(start), season })
+  return dayOfYear.map((_, d) => (d < start ? undefined : later[d - start]))
+}
+
+/** Phases of a fish for every day; null for days without a temperature. */
+export function phasesByDay(options: YearOptions): (PhaseShare[] | null)[] {
+  const { dailyC, dayOfYear, latDeg, season } = options
+  const spawned = spawnedByDay(options)
   return dayOfYear.map((day, d) => {
     const waterC = dailyC[d]
     if (waterC === undefined || Number.isNaN(waterC)) return null
-    // In the south the year's count begins in summer: what spawned before the new year is not known from it.
-    const spawned = latDeg < 0 && day < 182 ? undefined : passed[d]!
-    return phaseProbabilities({ waterC: Math.max(-2, waterC), trendCPerWeek: weekTrend(dailyC, d), dayOfYear: day, latDeg, season, spawned })
+    return phaseProbabilities({ waterC: Math.max(-2, waterC), trendCPerWeek: weekTrend(dailyC, d), dayOfYear: day, latDeg, season, spawned: spawned[d] })
   })
 }
 

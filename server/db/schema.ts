@@ -5,6 +5,7 @@ import type { Species } from '../../core/fish/species'
 import type { TackleAttributes, TackleKind } from '../../shared/tackle'
 import type { Units } from '../../core/units/format'
 import type { Water } from '../../shared/waters'
+import type { SeasonNotes } from '../../shared/weather'
 
 export const anglers = sqliteTable('anglers', {
   id: text().primaryKey(),
@@ -59,6 +60,23 @@ export const grids = sqliteTable('grids', {
   waterId: text().primaryKey().references(() => waters.id),
   tag: text().notNull(),
   bytes: blob({ mode: 'buffer' }).notNull(),
+})
+
+/** Weather of a water by its source: `encodeWeather`'s bytes, gzipped. */
+export const weather = sqliteTable('weather', {
+  waterId: text().notNull().references(() => waters.id),
+  source: text().$type<'service' | 'file'>().notNull(),
+  ownerId: owner(),
+  /** when the forecast in it was made; of a file, when it was brought in */
+  issuedAt: text().notNull(),
+  bytes: blob({ mode: 'buffer' }).notNull(),
+}, table => [primaryKey({ columns: [table.waterId, table.source] })])
+
+/** What the angler set for a water's season: names, stain and streams of its parts, temperatures of its phases. */
+export const seasonNotes = sqliteTable('season_notes', {
+  waterId: text().primaryKey().references(() => waters.id),
+  ownerId: owner(),
+  body: text({ mode: 'json' }).$type<SeasonNotes>().notNull(),
 })
 
 export const places = sqliteTable('places', {

@@ -49,7 +49,7 @@ function requireReferences(tx: Tx, ownerId: string, entry: Entry, path: string):
   }
   const placed = entry.kind === 'amend' ? entry.body.body : entry
   const bodyPath = entry.kind === 'amend' ? `${path}.body.body` : path
-  if ((placed.kind === 'arrive' || placed.kind === 'school') && 'placeId' in placed.body && placed.body.placeId !== null) {
+  if ((placed.kind === 'arrive' || placed.kind === 'school' || placed.kind === 'conditions') && 'placeId' in placed.body && placed.body.placeId) {
     const { placeId } = placed.body
     const place = tx.select({ id: places.id }).from(places).where(and(eq(places.id, placeId), eq(places.ownerId, ownerId))).get()
     if (!place) throw new Fault(422, { field: `${bodyPath}.placeId`, message: `${bodyPath}.placeId: there is no place ${placeId}` })

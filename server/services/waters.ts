@@ -5,9 +5,10 @@ import { DateTime } from 'luxon'
 import { decodeDepthGrid, encodeDepthGrid } from '../../core/water/depthGridBlob'
 import type { DepthGrid } from '../../core/water/depthGrid'
 import type { Place } from '../../core/place/kinds'
+import { seasonOf } from '../../core/season/seasons'
 import type { Water, WaterRecord, WaterSummary } from '../../shared/waters'
 import type { Db, Tx } from '../db/open'
-import { grids, places, readings, schools, trips, visits, waters } from '../db/schema'
+import { fish, grids, places, readings, schools, trips, visits, waters } from '../db/schema'
 import { unknownThing } from './fault'
 
 export function listWaters(db: Db, ownerId: string): WaterSummary[] {
@@ -50,19 +51,25 @@ export function waterRecord(db: Db, ownerId: string, { id: waterId, zone }: Wate
   const ofWater = and(eq(trips.ownerId, ownerId), eq(trips.waterId, waterId))
   const seen = db.select({ school: schools }).from(schools).innerJoin(trips, and(eq(trips.id, schools.tripId), eq(trips.ownerId, schools.ownerId))).where(ofWater).all()
   const been = db.select({ visit: visits }).from(visits).innerJoin(trips, and(eq(trips.id, visits.tripId), eq(trips.ownerId, visits.ownerId))).where(ofWater).all()
+  const catches = db.select({ at: fish.at, placeId: fish.placeId, species: fish.species }).from(fish).innerJoin(trips, and(eq(trips.id, fish.tripId), eq(trips.ownerId, fish.ownerId))).where(ofWater).orderBy(asc(fish.at)).all()
   const byPlace: WaterRecord['places'] = {}
   for (const { visit } of been) {
     if (visit.placeId === null) continue
     const tally = byPlace[visit.placeId] ??= { catches: 0, effortHours: 0, visits: 0, lastVisitAt: null }
     const at = visit.leftAt ?? visit.arrivedAt
-    tally.catches += visit.fish
     tally.effortHours += visit.minutes / 60
     tally.visits++
     if (tally.lastVisitAt === null || at > tally.lastVisitAt) tally.lastVisitAt = at
   }
+  for (const { placeId, species } of catches) {
+    const tally = placeId === null ? undefined : byPlace[placeId]
+    if (tally && (species === null || seasonOf(species) === 'crappie')) tally.catches++
+  }
   return {
     readings: db.select({ at: readings.at, body: readings.body }).from(readings).where(and(eq(readings.ownerId, ownerId), eq(readings.waterId, waterId))).orderBy(asc(readings.at)).all(),
     places: byPlace,
+    visits: been.map(({ visit: { arrivedAt, placeId, minutes } }) => ({ at: arrivedAt, placeId, minutes })),
+    catches,
     schools: seen.map(({ school: { at, placeId, topM, bottomM, waterC, secchiM } }) => ({ at, placeId, topM, bottomM, waterC, secchiM, hour: hourOfDay(at, zone) })),
   }
 }

@@ -56,20 +56,24 @@ export async function readJson<T>(event: H3Event, schema: Joi.Schema<T>): Promis
 }
 
 /**
- * The request's binary body: taken apart by `parse`, its header then checked.
- * @throws Fault 415 for another content type, 413 over 64 MB, 400 when it cannot be taken apart, 422 when a field is wrong
+ * The request's binary body, taken apart by `parse`.
+ * @throws Fault 415 for another content type, 413 over 64 MB, 400 when it cannot be taken apart
  */
-export async function readBytes<H, T extends { header: unknown }>(event: H3Event, schema: Joi.Schema<H>, parse: (body: Uint8Array) => T): Promise<Omit<T, 'header'> & { header: H }> {
+export async function readBlob<T>(event: H3Event, parse: (body: Uint8Array) => T): Promise<T> {
   const type = getHeader(event, 'content-type') ?? ''
   if (!/^application\/octet-stream\b/i.test(type)) throw new Fault(415, { message: `the body must be application/octet-stream, not ${type === '' ? 'nothing' : type}` })
   const body = await readBody(event, MOST_BINARY_BYTES)
-  let parsed: T
   try {
-    parsed = parse(body)
+    return parse(body)
   }
   catch (cause) {
     throw new Fault(400, { message: `the body cannot be read: ${cause instanceof Error ? cause.message : String(cause)}` })
   }
+}
+
+/** As `readBlob`, for a body with a header, which is then checked. @throws Fault 422 too, when a field of the header is wrong */
+export async function readBytes<H, T extends { header: unknown }>(event: H3Event, schema: Joi.Schema<H>, parse: (body: Uint8Array) => T): Promise<Omit<T, 'header'> & { header: H }> {
+  const parsed = await readBlob(event, parse)
   const result = check(schema, parsed.header)
   if (!result.ok) throw new Fault(422, result.error)
   return { ...parsed, header: result.value }

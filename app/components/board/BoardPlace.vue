@@ -16,7 +16,7 @@ const advice = useAdvice()
 const place = computed(() => props.ranking.place)
 const rig = computed(() => advice.rigAt(props.ranking))
 const facts = computed(() => placeFacts(place.value, session.units))
-const LABELS: Record<Factor['key'], string> = { depth: 'depth', structure: 'kind', shade: 'shade', wind: 'wind', waves: 'waves', record: 'your log', rest: 'rest' }
+const LABELS: Record<Factor['key'], string> = { depth: 'depth', structure: 'kind', shade: 'shade', wind: 'wind', warmth: 'warmth', waves: 'waves', record: 'your log', rest: 'rest' }
 const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.key, label: LABELS[f.key], value: f.value, reason: placeReason(f, session.units) })))
 </script>
 

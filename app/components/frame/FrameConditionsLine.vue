@@ -32,7 +32,7 @@ const number = (value: unknown) => Number(value)
     >
       <template #face>
         <span class="small">{{ waters.water.name }}</span>
-        <span class="value">{{ dayText(session.nowMs, conditions.zone) }}</span>
+        <span class="value">{{ dayText(conditions.atMs, conditions.zone) }}</span>
       </template>
       <FrameSettings />
       <nav

@@ -1,0 +1,13 @@
+import { eq } from 'drizzle-orm'
+import type { SeasonNotes } from '../../shared/weather'
+import type { Db, Tx } from '../db/open'
+import { seasonNotes } from '../db/schema'
+
+export function seasonNotesOf(db: Db, waterId: string): SeasonNotes {
+  return db.select().from(seasonNotes).where(eq(seasonNotes.waterId, waterId)).get()?.body ?? { parts: [], priors: [] }
+}
+
+export function setSeasonNotes(db: Db | Tx, ownerId: string, waterId: string, body: SeasonNotes): SeasonNotes {
+  db.insert(seasonNotes).values({ waterId, ownerId, body }).onConflictDoUpdate({ target: seasonNotes.waterId, set: { body } }).run()
+  return body
+}
