@@ -21,3 +21,9 @@ export const DEPTH_TINTS = {
   day: ['#EEF0D6', '#DAE0BE', '#BFCDA8', '#9FB59A', '#839A90', '#6F7D85', '#5C5E74', '#483F5F', '#331F43'],
   night: ['#4A4A38', '#424534', '#3A4031', '#323A31', '#2B3231', '#262A30', '#21212B', '#1B1824', '#150F1B'],
 }
+
+/** Water temperature, cold to warm. */
+export const TEMPERATURE_TINTS = {
+  day: ['#F6EFD9', '#F2E0B8', '#ECCD96', '#E2B574', '#D59A57', '#C27C41', '#A95F31', '#8A4425', '#66301C'],
+  night: ['#4E4130', '#56422A', '#5F4226', '#694222', '#74411F', '#80401C', '#8D3E1A', '#9B3B17', '#AA3813'],
+}

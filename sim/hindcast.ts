@@ -13,7 +13,14 @@ const LAKE_SPIN_UP_DAYS = 60
 const READING_NOISE_C = 0.3
 const PLAIN_AIR_DAYS = 7
 
-export interface HindcastErrors { model: number, persistence: number, airAverage: number, cases: number }
+export interface HindcastErrors {
+  model: number
+  persistence: number
+  airAverage: number
+  /** share of the cases that lay in the model's band of four in five */
+  covered: number
+  cases: number
+}
 export interface Hindcast {
   /** ten days after the only reading, °C root mean square */
   tenDays: { basin: HindcastErrors, bays: HindcastErrors }
@@ -67,7 +74,7 @@ export function hindcast({ grid, latDeg, lonDeg, seed, everyDays = 9, days = 365
         const t = Math.floor((atMs - startMs) / HOUR_MS)
         let air = 0
         for (let h = 0; h < PLAIN_AIR_DAYS * 24; h++) air += weather.airC[t - h]!
-        into[part === 0 ? 'basin' : 'bays'].add(truth.surfaceC[part]![t]!, heat.partC[k * parts.length + part]!, told[part]!.waterC, Math.max(0, air / (PLAIN_AIR_DAYS * 24)))
+        into[part === 0 ? 'basin' : 'bays'].add(truth.surfaceC[part]![t]!, heat.partC[k * parts.length + part]!, heat.partSdC[k * parts.length + part]!, told[part]!.waterC, Math.max(0, air / (PLAIN_AIR_DAYS * 24)))
       }
     }
   }
@@ -78,16 +85,18 @@ class Errors {
   private model = 0
   private persistence = 0
   private airAverage = 0
+  private covered = 0
 
-  add(truth: number, model: number, persistence: number, airAverage: number): void {
+  add(truth: number, model: number, sd: number, persistence: number, airAverage: number): void {
     this.cases++
     this.model += (model - truth) ** 2
+    if (Math.abs(model - truth) <= 1.2816 * sd) this.covered++
     this.persistence += (persistence - truth) ** 2
     this.airAverage += (airAverage - truth) ** 2
   }
 
   rms(): HindcastErrors {
     const of = (sum: number) => Math.sqrt(sum / Math.max(1, this.cases))
-    return { model: of(this.model), persistence: of(this.persistence), airAverage: of(this.airAverage), cases: this.cases }
+    return { model: of(this.model), persistence: of(this.persistence), airAverage: of(this.airAverage), covered: this.covered / Math.max(1, this.cases), cases: this.cases }
   }
 }

@@ -6,6 +6,7 @@ export function useIndex() {
   const place = computed(() => (typeof route.query.place === 'string' ? `?place=${route.query.place}` : ''))
   const tabs = computed(() => [
     { name: 'Water', to: waterPath.value + place.value, here: /^\/water\/[^/]+\/?$/.test(route.path) },
+    { name: 'Season', to: `${waterPath.value}/season`, here: /^\/water\/[^/]+\/season/.test(route.path) },
     { name: 'Chart', to: `${waterPath.value}/chart`, here: route.path.endsWith('/chart') },
     { name: 'Rig', to: `${waterPath.value}/rig${place.value}`, here: route.path.endsWith('/rig') },
     { name: 'Log', to: '/log', here: route.path.startsWith('/log') },

@@ -3,6 +3,7 @@ import { scorePlace, type PlaceScore } from '../../core/place/scorePlace'
 import { placeReasons, type Reason } from '../../core/place/placeReason'
 import type { Place } from '../../core/place/kinds'
 import { missingFromBox, rigFor, type RigAdvice, type RigOptions } from '../../core/rig/rigFor'
+import type { SeasonFish } from '../../core/season/seasons'
 import { depthBelief, type DepthBelief, type LoggedDepth } from '../../core/school/depthBelief'
 import { comfortBand } from '../../core/season/comfort'
 import type { PhaseShare } from '../../core/season/phaseProbabilities'
@@ -18,6 +19,8 @@ import { useTackle } from './tackle'
 import { useWater } from './water'
 
 const DAY_MS = 86_400_000
+/** Water this much warmer above than below is layered, °C. */
+const LAYERED_C = 2
 /** Below this share of the surface light a bait is a dim shape. */
 const DIM_SHARE = 0.05
 
@@ -44,21 +47,28 @@ export const useAdvice = defineStore('advice', () => {
 
   /** The board is for crappie. */
   const FISH = 'crappie'
-  /** How a part of the lake differs from the main basin, as the model has it, °C and °C a week. */
-  function against(part: number) {
+  /** How a part of the lake differs from the main basin, as the model has it, °C. */
+  function warmerIn(part: number): number {
     const [here, basin] = [season.partCAt(part, conditions.atMs), season.partCAt(0, conditions.atMs)]
-    const [trend, basinTrend] = [season.trendAt(part, conditions.atMs), season.trendAt(0, conditions.atMs)]
-    return { waterC: here !== null && basin !== null ? here - basin : 0, trendCPerWeek: trend !== null && basinTrend !== null ? trend - basinTrend : 0 }
+    return here !== null && basin !== null ? here - basin : 0
   }
-  const phasesIn = (part: number): PhaseShare[] => {
-    const { waterC, trendCPerWeek } = against(part)
+  /**
+   * Phases of a fish in a part on the day asked about. They go by the mean of the day, not by its hours; a supposed temperature, or a
+   * reading that differs from the model, moves it by as much.
+   */
+  function phasesOf(fish: SeasonFish, part: number): PhaseShare[] {
+    const { now, atMs, local } = conditions
+    const model = season.partCAt(0, atMs)
+    const daily = season.dayMeanC(part, atMs)
+    const waterC = daily !== null && model !== null ? daily + now.waterC - model : now.waterC
+    const [trend, basinTrend] = [season.trendAt(part, atMs), season.trendAt(0, atMs)]
     return phaseStore.phasesFor({
-      fish: FISH, part, atMs: conditions.atMs, dayOfYear: conditions.local.ordinal,
-      waterC: Math.min(45, Math.max(-2, conditions.now.waterC + waterC)), trendCPerWeek: conditions.now.trendCPerWeek + trendCPerWeek,
+      fish, part, atMs, dayOfYear: local.ordinal, waterC: Math.min(45, Math.max(-2, waterC)),
+      trendCPerWeek: now.trendCPerWeek + (trend !== null && basinTrend !== null ? trend - basinTrend : 0),
     })
   }
   /** Phases of the main basin first, then of each bay. */
-  const partPhases = computed(() => Array.from({ length: Math.max(1, season.parts.length) }, (_, part) => phasesIn(part)))
+  const partPhases = computed(() => Array.from({ length: Math.max(1, season.parts.length) }, (_, part) => phasesOf(FISH, part)))
   const phases = computed(() => partPhases.value[0]!)
   const phase = computed(() => phases.value[0]!.phase)
 
@@ -76,8 +86,8 @@ export const useAdvice = defineStore('advice', () => {
   /** The surface layer of a layered lake, and where in it crappie are at ease; null while it is mixed. */
   const layer = computed(() => {
     const layers = season.layersAt(conditions.atMs)
-    const comfort = layers && comfortBand({ fish: FISH, ...layers, deepestM: waters.deepestM })
-    return layers && comfort ? { ...layers, comfort } : null
+    if (!layers || layers.layerM >= waters.deepestM || Math.abs(layers.surfaceC - layers.belowC) < LAYERED_C) return null
+    return { ...layers, comfort: comfortBand({ fish: FISH, ...layers, deepestM: waters.deepestM }) }
   })
 
   const weedM = computed(() => maxPlantDepth({ secchiM: conditions.now.secchiM }).depthM)
@@ -97,7 +107,7 @@ export const useAdvice = defineStore('advice', () => {
       const own = waters.record.places[place.id]
       const part = Math.max(0, season.partAt(at))
       const placeBelief = beliefIn(place.attributes.bottomDepthM, part)
-      const warmerC = against(part).waterC
+      const warmerC = warmerIn(part)
       const score = scorePlace({
         // Depth is judged against the whole lake's belief: fish that should be deeper than a place are not at it.
         place, phases: partPhases.value[part]!, belief: partBeliefs.value[part]!, windMS, fetchM, waveM, waterC: conditions.now.waterC + warmerC, warmerC,
@@ -125,5 +135,5 @@ export const useAdvice = defineStore('advice', () => {
     })
   }
 
-  return { phases, phase, partPhases, belief, layer, weedM, dimM, lightAt, ranked, rankedById, boxLacks, rigAt }
+  return { phases, phase, partPhases, phasesOf, belief, layer, weedM, dimM, lightAt, ranked, rankedById, boxLacks, rigAt }
 })

@@ -54,15 +54,14 @@ export const useJournal = defineStore('journal', () => {
   }
 
   /** Begins a day on a water. */
-  async function begin(waterId: string): Promise<string> {
-    tripId.value = uuidv7({ msecs: session.instant() })
-    await log('start', { waterId })
+  async function begin(waterId: string, atMs = session.instant()): Promise<string> {
+    tripId.value = uuidv7({ msecs: atMs })
+    await log('start', { waterId }, atMs)
     return tripId.value
   }
 
-  async function log<K extends EntryKind>(kind: K, body: EntryBodies[K]): Promise<string> {
+  async function log<K extends EntryKind>(kind: K, body: EntryBodies[K], atMs = session.instant()): Promise<string> {
     if (!tripId.value) throw new Error('no day has been begun')
-    const atMs = session.instant()
     // Kind and body belong together by the signature; the union cannot see it.
     const entry = { id: uuidv7(), tripId: tripId.value, at: new Date(atMs).toISOString(), kind, body } as Entry
     const checked = check(entrySchema, entry)

@@ -36,6 +36,11 @@ export const useSeason = defineStore('season', () => {
     return place ? frame.toLocal(place.lonDeg, place.latDeg) : null
   }
 
+  function start() {
+    return remote ??= Comlink.wrap<SeasonWorker>(new Worker(new URL('../workers/season.worker.ts', import.meta.url), { type: 'module' }))
+  }
+  const temperaturesOf = (text: string) => start().temperatures(text)
+
   /** The newest run counts; one that it overtook is dropped. */
   async function run() {
     const { water, grid, frame } = waters
@@ -43,13 +48,13 @@ export const useSeason = defineStore('season', () => {
     const mine = ++turn
     working.value = true
     try {
-      remote ??= Comlink.wrap<SeasonWorker>(new Worker(new URL('../workers/season.worker.ts', import.meta.url), { type: 'module' }))
+      const worker = start()
       if (openedGrid !== grid) {
-        const opened = await remote.open(toRaw(grid))
+        const opened = await worker.open(toRaw(grid))
         openedGrid = grid
         lake.value = opened
       }
-      const made = await remote.run({
+      const made = await worker.run({
         latDeg: water.latDeg, lonDeg: water.lonDeg, zone: water.zone, nowMs: session.instant(), weather: toRaw(weather.series),
         issuedMs: weather.issuedMs ?? session.instant(),
         readings: readings.value, notes: weather.notes.parts.map(({ lonDeg, latDeg, ...note }) => ({ ...note, ...frame.toLocal(lonDeg, latDeg) })),
@@ -126,6 +131,11 @@ export const useSeason = defineStore('season', () => {
   function dayIndexAt(atMs: number): number {
     return model.value?.days.findIndex(d => atMs >= d.startMs && atMs < d.endMs) ?? -1
   }
+  /** Mean of a part over an instant's day, °C. */
+  function dayMeanC(part: number, atMs: number): number | null {
+    const mean = model.value?.meanC[part]?.[dayIndexAt(atMs)]
+    return mean === undefined || Number.isNaN(mean) ? null : mean
+  }
   /** How a part is moving at an instant's day, °C a week. */
   function trendAt(part: number, atMs: number): number | null {
     const d = dayIndexAt(atMs)
@@ -133,5 +143,5 @@ export const useSeason = defineStore('season', () => {
     return d < 0 || !daily || Number.isNaN(daily[d]!) ? null : weekTrend(daily, d)
   }
 
-  return { lake, model, parts, working, problem, readings, run, pointOf, partCAt, partSdAt, streamCAt, layersAt, partAt, waterCAt, fieldAt, weatherAt, sourceAt, dayIndexAt, trendAt }
+  return { lake, model, parts, working, problem, readings, run, temperaturesOf, pointOf, partCAt, partSdAt, streamCAt, layersAt, partAt, waterCAt, fieldAt, weatherAt, sourceAt, dayIndexAt, dayMeanC, trendAt }
 })

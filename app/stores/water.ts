@@ -65,6 +65,11 @@ export const useWater = defineStore('water', () => {
     if (water.value) record.value = await api<WaterRecord>(`waters/${water.value.id}/record`)
   }
 
+  /** A reading that was just logged counts at once, before the server has it. */
+  function addReadings(list: WaterRecord['readings']) {
+    record.value = { ...record.value, readings: [...record.value.readings, ...list].sort((a, b) => a.at.localeCompare(b.at)) }
+  }
+
   const placeById = (id: string | null) => places.value.find(p => p.id === id) ?? null
 
   async function setLevels(given: PoolLevels) {
@@ -72,5 +77,5 @@ export const useWater = defineStore('water', () => {
     supposedPoolM.value = null
   }
 
-  return { list, water, grid, places, record, problem, frame, deepestM, levels, poolM, readPoolM, supposedPoolM, loadList, load, refreshRecord, setLevels, placeById }
+  return { list, water, grid, places, record, problem, frame, deepestM, levels, poolM, readPoolM, supposedPoolM, loadList, load, refreshRecord, addReadings, setLevels, placeById }
 })

@@ -11,11 +11,13 @@ export function columnC({ depthM, surfaceC, layerM, belowC }: { depthM: number, 
 
 /**
  * The depths where a fish is at ease, m: inside its comfortable temperatures where the column has them, else where it comes nearest to
- * them; never below the surface layer of a layered lake, where air runs short in summer. Null while the water is mixed.
+ * them; never below the surface layer of a layered lake, where air runs short in summer. Null while the water is mixed, and while
+ * even its surface is cooler than they like: then warmth, not the layer, decides.
  */
 export function comfortBand({ fish, surfaceC, layerM, belowC, deepestM }: { fish: SeasonFish, surfaceC: number, layerM: number, belowC: number, deepestM: number }): { topM: number, bottomM: number } | null {
   if (layerM >= deepestM || Math.abs(surfaceC - belowC) < 2) return null
   const [lo, hi] = COMFORT_C[fish]
+  if (surfaceC < lo) return null
   const foot = Math.min(deepestM, layerM + STEP_M / 2)
   const inside: number[] = []
   for (let z = 0; z <= foot; z += 0.1) {
@@ -23,6 +25,6 @@ export function comfortBand({ fish, surfaceC, layerM, belowC, deepestM }: { fish
     if (c >= lo && c <= hi) inside.push(z)
   }
   if (inside.length > 0) return { topM: inside[0]!, bottomM: inside.at(-1)! }
-  // Too warm all through: the coolest water that still has air. Too cold: the warmest, at the top.
-  return surfaceC > hi ? { topM: Math.max(0, layerM - 0.5), bottomM: foot } : { topM: 0, bottomM: layerM }
+  // Too warm all through: the coolest water that still has air.
+  return { topM: Math.max(0, layerM - 0.5), bottomM: foot }
 }

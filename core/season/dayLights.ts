@@ -17,20 +17,20 @@ export interface LocalDay {
 /** The calendar day of a zone that an instant lies in. @throws RangeError for a zone that is not known or an instant that is no number */
 export function localDay({ atMs, zone }: { atMs: number, zone: string }): LocalDay {
   requireNumber('atMs', atMs)
-  return dayOf(inZone(atMs, zone).startOf('day'))
+  return dayOf(firstInstant(inZone(atMs, zone)))
 }
 
 /** A day by its date. @throws RangeError for a date or zone that is not known */
 export function localDayOf({ iso, zone }: { iso: string, zone: string }): LocalDay {
   const day = DateTime.fromISO(iso, { zone })
   if (!day.isValid) throw new RangeError(`iso is ${iso} in ${zone}; it must be a date such as 2026-04-24 in a zone that is known`)
-  return dayOf(day.startOf('day'))
+  return dayOf(firstInstant(day))
 }
 
 /** Days one after another from the one an instant lies in. */
 export function localDays({ fromMs, count, zone }: { fromMs: number, count: number, zone: string }): LocalDay[] {
-  const first = inZone(requireNumber('fromMs', fromMs), zone).startOf('day')
-  return Array.from({ length: requireNumber('count', count, { min: 0, max: 4000 }) }, (_, i) => dayOf(first.plus({ days: i })))
+  const first = inZone(requireNumber('fromMs', fromMs), zone).set({ hour: 12 })
+  return Array.from({ length: requireNumber('count', count, { min: 0, max: 4000 }) }, (_, i) => dayOf(firstInstant(first.plus({ days: i }))))
 }
 
 function inZone(atMs: number, zone: string): DateTime {
@@ -39,8 +39,15 @@ function inZone(atMs: number, zone: string): DateTime {
   return at
 }
 
+/** The first instant of a day: where the clocks go back at midnight its first hour comes twice, and the library names the second. */
+function firstInstant(at: DateTime): DateTime {
+  const start = at.startOf('day')
+  const before = start.minus({ hours: 1 })
+  return before.hasSame(start, 'day') ? before : start
+}
+
 function dayOf(start: DateTime): LocalDay {
-  return { iso: start.toISODate()!, dayOfYear: start.ordinal, startMs: start.toMillis(), endMs: start.plus({ days: 1 }).startOf('day').toMillis() }
+  return { iso: start.toISODate()!, dayOfYear: start.ordinal, startMs: start.toMillis(), endMs: firstInstant(start.set({ hour: 12 }).plus({ days: 1 })).toMillis() }
 }
 
 /** Sun and moon of one day; instants in ms, null for what does not happen. Dusk may be past midnight: it ends the day's own light. */

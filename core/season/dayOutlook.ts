@@ -23,7 +23,7 @@ export interface OutlookHour {
 /** What speaks for a window, or against it. */
 export type WindowWhy
   = | { key: 'spell', spell: 'dawn' | 'dusk' | 'afternoon' | 'midday' }
-    | { key: 'warmest', waterC: number }
+    | { key: 'warmest', waterC: number, where: string }
     | { key: 'aheadOfFront' | 'behindFront', atMs: number }
     | { key: 'waves', waveM: number, over: boolean }
     | { key: 'calm', windMS: number }
@@ -74,6 +74,8 @@ export interface OutlookOptions {
   phases: readonly PhaseShare[][]
   /** water of the main basin at an instant, °C, and its standard deviation */
   waterAt: (atMs: number) => { waterC: number, sdC: number }
+  /** the warmest part of the lake at an instant */
+  warmestAt: (atMs: number) => { waterC: number, where: string }
   /** rough fetch of the main basin for winds from k·30°, and its mean depth, m */
   roughFetchM: readonly number[]
   depthM: number
@@ -89,6 +91,9 @@ const BEHIND_H = 36
 const COLD_WATER_C = 15
 const HOT_AIR_C = 32
 const STORM_MM = 4
+const WARMTH_PULL = 0.06
+/** A day whose water moves less than this has no warmest hour worth a word, °C. */
+const LEAST_SWING_C = 0.6
 
 /**
  * The coming days side by side: for each its phases, water, wind and waves against the boat's limit, sky, fronts, light, and its two best
@@ -109,6 +114,7 @@ function outlook(day: LocalDay, phases: PhaseShare[], meanRatePerHour: number, o
   let sd = 0
   const air: number[] = []
   let rainMm = 0
+  const warmths: { atMs: number, waterC: number, where: string }[] = []
   const whyOf = new Map<number, WindowWhy[]>()
   const first = hourIndex(weather, day.startMs)
   const last = hourIndex(weather, day.endMs - 1)
@@ -128,6 +134,8 @@ function outlook(day: LocalDay, phases: PhaseShare[], meanRatePerHour: number, o
     const feeding = feedingAt({ atMs, hour: local.hour + local.minute / 60, lights, fish, phases, log: options.log, meanRatePerHour })
     const cloud = weather.cloud[k]!
     const why: WindowWhy[] = []
+    const warm = options.warmestAt(atMs)
+    warmths.push({ atMs, ...warm })
     let factor = feeding.level
     if (feeding.spell) why.push({ key: 'spell', spell: feeding.spell })
     const ahead = fronts.find(f => f.kind === 'cold' && f.atMs > atMs && f.atMs - atMs <= AHEAD_H * HOUR_MS)
@@ -159,9 +167,15 @@ function outlook(day: LocalDay, phases: PhaseShare[], meanRatePerHour: number, o
     hours.push({ atMs, ratePerHour: base * factor, waveM, windMS, windFromDeg: weather.windFromDeg[k]!, cloud })
     whyOf.set(atMs, why)
   }
+  const waiting = phases.reduce((sum, p) => sum + (p.phase === 'preSpawn' || p.phase === 'staging' ? p.probability : 0), 0)
+  const dayMean = meanOf(warmths.map(w => w.waterC))
+  // Fish that wait for warmth slide up to the warmest water of the day.
+  hours.forEach((hour, i) => {
+    hour.ratePerHour *= 1 + waiting * Math.max(-0.1, Math.min(0.2, WARMTH_PULL * (warmths[i]!.waterC - dayMean)))
+  })
   const by = hours.filter(h => isDay(h.atMs, lights))
   const light = by.length > 0 ? by : hours
-  const windows = bestWindows(hours.filter(h => h.atMs >= nowMs && inFishingHours(h.atMs, lights)), whyOf, warmest(hours, water, phases))
+  const windows = bestWindows(hours.filter(h => h.atMs >= nowMs && inFishingHours(h.atMs, lights)), whyOf, waiting > 0.4 ? warmest(warmths) : null)
   const waves = light.map(h => h.waveM)
   const cloud = meanOf(light.map(h => h.cloud))
   const waterC = { mean: meanOf(water), low: Math.min(...water), high: Math.max(...water), sd }
@@ -184,7 +198,7 @@ function outlook(day: LocalDay, phases: PhaseShare[], meanRatePerHour: number, o
 }
 
 /** The two best stretches that do not touch. */
-function bestWindows(hours: OutlookHour[], whyOf: Map<number, WindowWhy[]>, warm: { atMs: number, waterC: number } | null): DayWindow[] {
+function bestWindows(hours: OutlookHour[], whyOf: Map<number, WindowWhy[]>, warm: { atMs: number, waterC: number, where: string } | null): DayWindow[] {
   const all: DayWindow[] = []
   for (let i = 0; i + WINDOW_H <= hours.length; i++) {
     const part = hours.slice(i, i + WINDOW_H)
@@ -193,7 +207,7 @@ function bestWindows(hours: OutlookHour[], whyOf: Map<number, WindowWhy[]>, warm
     const toMs = part.at(-1)!.atMs + 0.5 * HOUR_MS
     const why = new Map<string, WindowWhy>()
     for (const h of part) for (const w of whyOf.get(h.atMs)!) if (!why.has(w.key)) why.set(w.key, w)
-    if (warm && warm.atMs >= fromMs && warm.atMs < toMs) why.set('warmest', { key: 'warmest', waterC: warm.waterC })
+    if (warm && warm.atMs >= fromMs && warm.atMs < toMs) why.set('warmest', { key: 'warmest', waterC: warm.waterC, where: warm.where })
     all.push({ fromMs, toMs, ratePerHour: meanOf(part.map(h => h.ratePerHour)), why: [...why.values()] })
   }
   all.sort((a, b) => b.ratePerHour - a.ratePerHour || a.fromMs - b.fromMs)
@@ -202,12 +216,11 @@ function bestWindows(hours: OutlookHour[], whyOf: Map<number, WindowWhy[]>, warm
   return [best, second].filter(w => w !== undefined).sort((a, b) => a.fromMs - b.fromMs)
 }
 
-/** The warmest hour of a day whose phases wait for warmth, where the day has a swing. */
-function warmest(hours: OutlookHour[], water: number[], phases: PhaseShare[]): { atMs: number, waterC: number } | null {
-  if (!(phases[0]!.phase === 'preSpawn' || phases[0]!.phase === 'staging')) return null
-  const top = Math.max(...water)
-  if (top - Math.min(...water) < 0.4) return null
-  return { atMs: hours[water.indexOf(top)]!.atMs, waterC: top }
+/** The warmest hour of a day, where the day has a swing. */
+function warmest(warmths: { atMs: number, waterC: number, where: string }[]): { atMs: number, waterC: number, where: string } | null {
+  const sorted = [...warmths].sort((a, b) => b.waterC - a.waterC)
+  const [top, least] = [sorted[0], sorted.at(-1)]
+  return top && least && top.waterC - least.waterC >= LEAST_SWING_C ? top : null
 }
 
 const meanOf = (list: number[]) => (list.length > 0 ? list.reduce((a, b) => a + b, 0) / list.length : 0)

@@ -4,10 +4,12 @@ import { HEAT_CAPACITY } from './stepTemperature'
 /** Error of the hourly heat flux that lasts about a day, W/m², and the share of it that all parts have in common. */
 const FLUX_SD = 30
 const FLUX_MEMORY_H = 24
-const COMMON = 0.75
+const COMMON = 0.5
 /** A forecast's flux is off by so much more for each day ahead, W/m², and a season's usual weather by this. */
 const FORECAST_SD_A_DAY = 9
 const USUAL_SD = 75
+/** A season that is warmer or colder than usual is so for days on end. */
+const USUAL_MEMORY_H = 120
 /** A lasting error of the flux (the water's own stain, bank, haze), W/m², forgotten over weeks. */
 const BIAS_SD = 35
 const BIAS_MEMORY_H = 15 * 24
@@ -75,7 +77,7 @@ export class HeatDoubt {
       const si = (fluxSd * 3600) / (HEAT_CAPACITY * mixedM[i]!)
       for (let j = 0; j < m - 1; j++) {
         const sj = (fluxSd * 3600) / (HEAT_CAPACITY * mixedM[j]!)
-        p[i * m + j]! += 2 * FLUX_MEMORY_H * si * sj * (i === j ? 1 : COMMON)
+        p[i * m + j]! += 2 * (usual ? USUAL_MEMORY_H : FLUX_MEMORY_H) * si * sj * (i === j ? 1 : COMMON)
       }
     }
     p[m * m - 1]! += BIAS_SD ** 2 * (1 - HeatDoubt.BIAS_KEPT ** 2)
@@ -93,6 +95,7 @@ export class HeatDoubt {
     const gain = Float64Array.from({ length: m }, (_, i) => p[i * m + part]! / spread)
     const row = Float64Array.from({ length: m }, (_, j) => p[part * m + j]!)
     for (let i = 0; i < m; i++) for (let j = 0; j < m; j++) p[i * m + j]! -= gain[i]! * row[j]!
-    return { part: gain.slice(0, m - 1), bias: gain[m - 1]! }
+    // A reading never speaks louder elsewhere than where it was taken.
+    return { part: gain.slice(0, m - 1).map(g => Math.min(g, gain[part]!)), bias: gain[m - 1]! }
   }
 }

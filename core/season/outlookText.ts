@@ -7,7 +7,7 @@ const SPELLS = { dawn: 'first light', dusk: 'last light', afternoon: 'their afte
 export function windowWhy(why: WindowWhy, units: Units, clock: (atMs: number) => string): string {
   switch (why.key) {
     case 'spell': return SPELLS[why.spell]
-    case 'warmest': return `the day's warmest water, ${formatTemperature(why.waterC, units)}`
+    case 'warmest': return `the day's warmest water, ${formatTemperature(why.waterC, units)} in ${why.where}`
     case 'aheadOfFront': return `ahead of the front at ${clock(why.atMs)}`
     case 'behindFront': return 'fussy behind the front'
     case 'waves': return why.over ? `waves of ${formatDepth(why.waveM, units)}, over your limit` : `waves of ${formatDepth(why.waveM, units)}`

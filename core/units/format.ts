@@ -83,9 +83,9 @@ export function formatTemperature(c: number, units: Units): string {
   return units === 'us' ? `${Math.round(c * 1.8 + 32)} °F` : `${trim(c, 1)} °C`
 }
 
-/** A difference of temperatures without its sign: "3 °F" or "1.7 °C". */
+/** A difference of temperatures without its sign: "3.2 °F" or "1.7 °C". */
 export function formatTemperatureDifference(c: number, units: Units): string {
-  return `${trim(Math.abs(units === 'us' ? c * 1.8 : c), units === 'us' ? 0 : 1)} °${units === 'us' ? 'F' : 'C'}`
+  return `${trim(Math.abs(units === 'us' ? c * 1.8 : c), 1)} °${units === 'us' ? 'F' : 'C'}`
 }
 
 /** A difference of temperature, signed: "+3 °F". */

@@ -28,10 +28,12 @@ const number = (value: unknown) => Number(value)
     <FrameMenu
       v-if="waters.water"
       class="where"
+      :what-if="conditions.isWhatIf('day')"
       :label="`Settings. ${waters.water.name}`"
+      @forget="conditions.forget('day')"
     >
       <template #face>
-        <span class="small">{{ waters.water.name }}</span>
+        <span class="small">{{ waters.water.name }}<template v-if="conditions.isWhatIf('day')">, what if</template></span>
         <span class="value">{{ dayText(conditions.atMs, conditions.zone) }}</span>
       </template>
       <FrameSettings />

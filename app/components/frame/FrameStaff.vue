@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { area, curveBasis, scaleLinear } from 'd3'
 import type { DepthBelief } from '../../../core/school/depthBelief'
-import { depthUnit, depthUnitM, formatDepthBand, formatRoundDepth, formatSetting, type Units } from '../../../core/units/format'
+import { depthUnit, depthUnitM, formatDepthBand, formatRoundDepth, formatSetting, formatTemperature, type Units } from '../../../core/units/format'
 
 const props = defineProps<{
   /** depth of the whole staff: one scale for a water, wherever it stands */
@@ -18,6 +18,8 @@ const props = defineProps<{
   /** schools seen: drawn as marks */
   schools?: { topM: number, bottomM: number }[]
   fish?: { depthM: number }[]
+  /** surface layer of a layered lake, and where in it the fish are at ease */
+  layer?: { layerM: number, surfaceC: number, belowC: number, comfort: { topM: number, bottomM: number } | null } | null
   /** room above the surface, px */
   headroom?: number
 }>()
@@ -57,6 +59,8 @@ const said = computed(() => [
   `Depth staff from the surface to ${formatRoundDepth(props.depthM, props.units)}.`,
   band.value ? `Most fish expected at ${formatDepthBand(band.value.top, band.value.bottom, props.units)}.` : '',
   props.weedM ? `Weed grows to ${formatRoundDepth(props.weedM, props.units)}.` : '',
+  props.layer ? `The surface layer of ${formatTemperature(props.layer.surfaceC, props.units)} goes down to ${formatRoundDepth(props.layer.layerM, props.units)}, below it is ${formatTemperature(props.layer.belowC, props.units)}.` : '',
+  props.layer?.comfort ? `Fish are at ease at ${formatDepthBand(props.layer.comfort.topM, props.layer.comfort.bottomM, props.units)}.` : '',
   props.baitM ? `The bait hangs at ${formatSetting(props.baitM, props.units)}.` : '',
 ].join(' '))
 const LABEL_GAP = 16
@@ -67,6 +71,7 @@ const labels = computed(() => {
   if (props.dimM && props.dimM < props.depthM) wanted.push({ text: 'dim', y: y.value(props.dimM), kind: 'dim-text' })
   if (band.value) wanted.push({ text: 'fish', y: y.value((band.value.top + band.value.bottom) / 2), kind: 'band-text' })
   if (props.baitM) wanted.push({ text: 'bait', y: y.value(props.baitM), kind: 'bait-text' })
+  if (props.layer && props.layer.layerM < props.depthM) wanted.push({ text: formatTemperature(props.layer.belowC, props.units), y: y.value(props.layer.layerM) + 10, kind: 'layer-text' })
   let last = -Infinity
   return wanted.sort((a, b) => a.y - b.y).map((label) => {
     last = Math.max(label.y + 5, last + LABEL_GAP)
@@ -117,6 +122,33 @@ const stems = computed(() => {
         :height="y(Math.min(weedM, depthM)) - y(0)"
         class="weed"
       />
+      <g
+        v-if="layer && layer.layerM < depthM"
+        data-test="layer"
+      >
+        <rect
+          x="0"
+          :y="y(layer.layerM)"
+          :width="WIDTH"
+          :height="Math.max(0, height - y(layer.layerM))"
+          class="cold"
+        />
+        <line
+          x1="0"
+          :x2="WIDTH"
+          :y1="y(layer.layerM)"
+          :y2="y(layer.layerM)"
+          class="layer-line"
+        />
+        <line
+          v-if="layer.comfort"
+          x1="2.5"
+          x2="2.5"
+          :y1="y(layer.comfort.topM) + 2"
+          :y2="y(layer.comfort.bottomM) - 2"
+          class="ease"
+        />
+      </g>
       <path
         :d="profile"
         class="profile"
@@ -232,6 +264,10 @@ svg { display: block; }
 .bait-text { fill: var(--ink); }
 .weed-text { fill: var(--kept); }
 .band-text { fill: var(--now); }
+.cold { fill: var(--rule); opacity: 0.35; }
+.layer-line { stroke: var(--ink-2); stroke-width: 1.5; stroke-dasharray: 8 3; }
+.ease { stroke: var(--kept); stroke-width: 5; }
+.layer-text { fill: var(--ink-2); }
 .ground { fill: var(--sand); }
 .stem { stroke: var(--kept); stroke-width: 3; opacity: 0.55; fill: none; }
 .school { stroke: var(--mark); stroke-width: 5; opacity: 0.85; }

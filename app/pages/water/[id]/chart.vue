@@ -80,6 +80,7 @@ useHead({ title: () => `Chart · ${waters.water?.name ?? 'Remous'}` })
       :belief="advice.belief"
       :weed-m="advice.weedM"
       :dim-m="advice.dimM"
+      :layer="advice.layer"
     />
     <div class="middle">
       <ChartMap

@@ -27,6 +27,7 @@ function choose(place: string | null) {
       :belief="chosen ? chosen.belief : advice.belief"
       :weed-m="advice.weedM"
       :dim-m="advice.dimM"
+      :layer="advice.layer"
       :bottom-m="chosen?.place.attributes.bottomDepthM"
       :cover-top-m="chosen ? coverTop(chosen.place) : null"
     />
