@@ -4,9 +4,10 @@ import { featuresBench } from './features'
 import { fetchBench } from './fetch'
 import { framesBench } from './frames'
 import { lineShapeBench } from './lineShape'
+import { seasonBench } from './season'
 
 /** Each bench measures against a named rival in the same run; only the ratio is worth keeping. */
-for (const bench of [lineShapeBench, contourBench, fetchBench, featuresBench, depthGridBench, framesBench]) {
+for (const bench of [lineShapeBench, contourBench, fetchBench, featuresBench, depthGridBench, framesBench, seasonBench]) {
   const { what, lines } = await bench()
   console.log(`\n${what}`)
   for (const line of lines) console.log(`  ${line}`)

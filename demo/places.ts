@@ -70,6 +70,6 @@ export function pellowickPlaces(grid: DepthGrid, newId: () => string): Place[] {
 
 /** The gravel bar in the river arm that white bass come up to. */
 export function riverReach(grid: DepthGrid, newId: () => string): Place {
-  const at = outTo(grid, { x: 240, y: 905, toward: 200 }, 1.8)
+  const at = inTo(grid, { x: 240, y: 905, toward: 20 }, 1.8)
   return { id: newId(), name: 'Sluice Bar, river arm', kind: 'point', ...localFrame(PELLOWICK_ORIGIN).toLonLat(at.x, at.y), attributes: { bottomDepthM: round(depthAt({ grid, ...at })), slope: 'gradual' } }
 }

@@ -27,6 +27,11 @@ for (const ground of ['day', 'night'] as const) {
     await page.getByRole('button', { name: 'slip float' }).click()
     await page.getByTestId('stop').waitFor()
     expect(await findings(page), 'float bench').toEqual([])
+    for (const [view, shown] of [['', 'parts'], ['/temperature', 'warm-parts'], ['/days', 'outlook']] as const) {
+      await page.goto(`${new URL(page.url()).pathname.replace(/(\/water\/[^/]+).*/, '$1')}/season${view}`)
+      await page.getByTestId(shown).locator('tr, li').nth(1).waitFor()
+      expect(await findings(page), `season${view}`).toEqual([])
+    }
     await page.goto('/days')
     await page.getByRole('link', { name: /April/ }).nth(1).click()
     await page.getByTestId('schools').waitFor()

@@ -55,11 +55,11 @@ export function simWeather({ latDeg, lonDeg, seed }: WeatherPlace, startMs: numb
     const pressure = pressureAt(hour)
     // Behind a trough the pressure climbs, the wind swings to the north-west and the air is colder.
     const climb = pressure - (1016 + 7.5 * lowAgo(hour - 10) + 4.5 * highAgo(hour - 10))
-    const behind = Math.tanh(climb / 6)
+    const behind = Math.tanh(climb / 5)
     const cloud = Math.min(1, Math.max(0, 0.5 - 0.03 * (pressure - 1016) + 0.3 * cloudy(hour) - 0.12 * season * Math.sign(latDeg || 1) * 0.5))
     const { altitudeDeg } = sunAt({ atMs: atMs - 2.5 * HOUR_MS, latDeg, lonDeg })
     const warmth = (1 - 0.65 * cloud) * (Math.sin((altitudeDeg * Math.PI) / 180) - 0.12)
-    const air = meanC + swingC * season + 2.1 * slow(hour) + 2.9 * mid(hour) - 3.4 * behind + 8.5 * warmth + 0.4 * fine(hour)
+    const air = meanC + swingC * season + 2.1 * slow(hour) + 2.4 * mid(hour) - 5 * behind + 8.5 * warmth + 0.4 * fine(hour)
     const depression = Math.max(0.5, 7.6 - 4.5 * cloud + 2.2 * moist(hour) + 7 * Math.max(0, warmth) + 1.6 * behind)
     const wind = Math.max(0.2, 3.1 + 1.1 * gusty(hour) + 2.6 * Math.abs(climb) / 6 + 2.2 * Math.max(0, warmth) - 0.05 * (pressure - 1016))
     weather.airC[k] = air

@@ -4,7 +4,7 @@ import { SERVICE_FIELDS, type ServiceAnswer } from '../shared/weather'
 import { simForecast } from './weather'
 
 /** Weather of the demo waters' world. */
-export const WEATHER_SEED = 1815
+export const WEATHER_SEED = 6819
 const ISSUED_EVERY_MS = 6 * HOUR_MS
 const MOST_HOURS = 20_000
 

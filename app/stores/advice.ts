@@ -96,7 +96,8 @@ export const useAdvice = defineStore('advice', () => {
 
   const ranked = computed<RankedPlace[]>(() => {
     const { grid, frame } = waters
-    if (!grid || !frame) return []
+    // Places are ranked once the water's year is known: a list that reorders itself under the finger is worse than a short wait.
+    if (!grid || !frame || !season.settled) return []
     const { windMS, windFromDeg, sky } = conditions.now
     const { altitudeDeg } = conditions.sun
     return waters.places.map((place) => {

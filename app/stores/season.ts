@@ -143,5 +143,8 @@ export const useSeason = defineStore('season', () => {
     return d < 0 || !daily || Number.isNaN(daily[d]!) ? null : weekTrend(daily, d)
   }
 
-  return { lake, model, parts, working, problem, readings, run, temperaturesOf, pointOf, partCAt, partSdAt, streamCAt, layersAt, partAt, waterCAt, fieldAt, weatherAt, sourceAt, dayIndexAt, dayMeanC, trendAt }
+  /** Nothing more is coming: the year is worked out, or it cannot be. */
+  const settled = computed(() => model.value !== null || problem.value !== null || weather.problem !== null || (weather.series !== null && weather.series.hours < 24))
+
+  return { lake, model, settled, parts, working, problem, readings, run, temperaturesOf, pointOf, partCAt, partSdAt, streamCAt, layersAt, partAt, waterCAt, fieldAt, weatherAt, sourceAt, dayIndexAt, dayMeanC, trendAt }
 })

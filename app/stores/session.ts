@@ -24,8 +24,17 @@ export const useSession = defineStore('session', () => {
     nowMs.value = instant()
   }
 
-  async function load() {
-    if (angler.value) return
+  let loading: Promise<void> | null = null
+  /** Once, however many ask; a failed try may be asked for again. */
+  function load(): Promise<void> {
+    loading ??= read().catch((error: unknown) => {
+      loading = null
+      throw error
+    })
+    return loading
+  }
+
+  async function read() {
     const me = await api<Angler>('me')
     offsetMs.value = Date.parse(me.now) - Date.now()
     angler.value = me

@@ -24,6 +24,7 @@ export const useWeather = defineStore('weather', () => {
   async function load(waterId: string) {
     problem.value = null
     try {
+      await session.load()
       const [kept, bytes, noted] = await Promise.all([api<WeatherState>(`waters/${waterId}/weather`), apiBytes(`waters/${waterId}/weather/series`), api<SeasonNotes>(`waters/${waterId}/season`)])
       state.value = kept
       series.value = decodeWeather(bytes)
@@ -71,10 +72,12 @@ export const useWeather = defineStore('weather', () => {
     notes.value = await api<SeasonNotes>(`waters/${waters.water!.id}/season`, { method: 'PUT', body: next })
   }
 
-  watch(() => waters.water?.id, () => {
+  // Whatever page opens a water, its weather comes with it.
+  watch(() => waters.water?.id, (id) => {
     series.value = null
     state.value = null
-  }, { flush: 'sync' })
+    if (id) void load(id)
+  }, { flush: 'sync', immediate: true })
 
   return { series, state, notes, asking, problem, issuedMs, load, refresh, bringFile, dropFile, setNotes }
 })

@@ -10,9 +10,9 @@ const FORECAST_SD_A_DAY = 9
 const USUAL_SD = 75
 /** A season that is warmer or colder than usual is so for days on end. */
 const USUAL_MEMORY_H = 120
-/** A lasting error of the flux (the water's own stain, bank, haze), W/m², forgotten over weeks. */
+/** A lasting error of the flux (the water's own stain, bank, haze), W/m²; what a reading says of it relaxes over five days. */
 const BIAS_SD = 35
-const BIAS_MEMORY_H = 15 * 24
+const BIAS_MEMORY_H = 5 * 24
 
 /**
  * How unsure the model is of each part: the covariance of a Kalman filter whose state is the temperature of every part and one

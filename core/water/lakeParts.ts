@@ -31,7 +31,7 @@ export interface LakeParts {
 }
 
 /** A stretch narrower than this share of the lake's widest is an arm. */
-const NARROW_SHARE = 0.42
+const NARROW_SHARE = 0.48
 const LEAST_BAY_M2 = 8000
 const LEAST_BAY_SHARE = 0.004
 export const FETCH_DIRECTIONS = 12

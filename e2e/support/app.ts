@@ -1,10 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
+import type { Server } from 'node:http'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, type Page } from '@playwright/test'
+import { weatherService } from '../../sim/weatherService'
 
 /** The built server on a database file of its own, which can be killed and started again on the same port. */
 export class App {
@@ -12,6 +14,8 @@ export class App {
   private child: ChildProcess | null = null
   private readonly port: number
   private readonly file: string
+  private weather: Server | null = null
+  private weatherPort = 0
 
   constructor(port: number, file: string) {
     this.port = port
@@ -20,13 +24,31 @@ export class App {
   }
 
   async start(): Promise<void> {
-    this.child = spawn(process.execPath, ['scripts/serve.mjs'], { env: { ...process.env, PORT: String(this.port), DB_FILE: this.file, HOST: '' }, stdio: ['ignore', 'ignore', 'inherit'] })
+    await this.raiseWeather()
+    this.child = spawn(process.execPath, ['scripts/serve.mjs'], { env: { ...process.env, WEATHER_URL: `http://127.0.0.1:${this.weatherPort}`, PORT: String(this.port), DB_FILE: this.file, HOST: '' }, stdio: ['ignore', 'ignore', 'inherit'] })
     for (let tries = 0; ; tries++) {
       const up = await fetch(`${this.url}/api/me`).then(r => r.ok, () => false)
       if (up) return
       if (tries > 150) throw new Error('the server did not come up in 15 s')
       await new Promise(wake => setTimeout(wake, 100))
     }
+  }
+
+  /** The stand-in weather service of this test, at the address the server knows. */
+  async raiseWeather(): Promise<void> {
+    if (this.weather) return
+    this.weather = weatherService().listen(this.weatherPort, '127.0.0.1')
+    await once(this.weather, 'listening')
+    this.weatherPort = (this.weather.address() as AddressInfo).port
+  }
+
+  async cutWeather(): Promise<void> {
+    const { weather } = this
+    this.weather = null
+    if (!weather) return
+    weather.closeAllConnections()
+    weather.close()
+    await once(weather, 'close')
   }
 
   /** SIGKILL: no goodbye, no flush. */
@@ -60,6 +82,7 @@ export const test = base.extend<{ app: App }>({
     await app.start()
     await use(app)
     await app.kill()
+    await app.cutWeather()
     rmSync(folder, { recursive: true, force: true })
   },
   baseURL: async ({ app }, use) => use(app.url),

@@ -2,6 +2,7 @@
 import { PLACE_KINDS, placeKindName, type PlaceKind } from '../../../core/place/kinds'
 
 const advice = useAdvice()
+const season = useSeason()
 const route = useRoute()
 const router = useRouter()
 defineEmits<{ choose: [placeId: string] }>()
@@ -25,7 +26,16 @@ function filter(value: PlaceKind | null) {
   >
     <header>
       <h1>Where first</h1>
-      <p class="quiet">
+      <p
+        v-if="!season.settled"
+        class="quiet"
+      >
+        Reading the season …
+      </p>
+      <p
+        v-else
+        class="quiet"
+      >
         crappie · {{ fitting }} of {{ advice.ranked.length }} places fit the depth and the wind
       </p>
       <select

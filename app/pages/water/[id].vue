@@ -3,7 +3,6 @@ const route = useRoute()
 const session = useSession()
 const waters = useWater()
 const tackle = useTackle()
-const weather = useWeather()
 
 const problem = ref<string | null>(null)
 
@@ -11,7 +10,6 @@ watch(() => String(route.params.id), async (id) => {
   const wasOpen = waters.water?.id === id
   try {
     await Promise.all([session.load(), waters.load(id), tackle.load()])
-    if (!wasOpen) void weather.load(id)
     // Coming back to a water that is open: the log may have grown since.
     if (wasOpen) await waters.refreshRecord()
   }
