@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium } from '@playwright/test'
+import { chromium, type Page } from '@playwright/test'
 import { v7 as uuidv7 } from 'uuid'
 import { depthAt } from '../core/water/depthGrid'
 import { localFrame } from '../core/water/localFrame'
@@ -48,13 +48,38 @@ export async function framesBench() {
     const times = await page.evaluate<number[]>('frameTimes')
     const gaps = times.slice(1).map((t, i) => t - times[i]!).sort((a, b) => a - b)
     const at = (share: number) => gaps[Math.floor(share * gaps.length)]!.toFixed(1)
-    return { what, lines: [`between frames: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, of ${gaps.length} frames`] }
+    const slid = await slideHours(page, waterId)
+    return { what, lines: [
+      `between frames: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, of ${gaps.length} frames`,
+      `sliding the hour of the water's temperature, a new hour each frame: median ${slid.median.toFixed(1)} ms, 95th percentile ${slid.p95.toFixed(1)} ms`,
+    ] }
   }
   finally {
     await browser.close()
     server.kill()
     rmSync(folder, { recursive: true, force: true })
   }
+}
+
+/** Sets another hour in every frame of the temperature chart. */
+async function slideHours(page: Page, waterId: string): Promise<{ median: number, p95: number }> {
+  await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}/season/temperature`)
+  await page.locator('[data-test=hour]').waitFor({ timeout: 60_000 })
+  await page.waitForTimeout(1500)
+  const gaps = await page.evaluate<number[]>(`(async () => {
+    const slider = document.querySelector('[data-test=hour]')
+    const gaps = []
+    let last = await new Promise(requestAnimationFrame)
+    for (let i = 0; i < 200; i++) {
+      slider.value = Number(slider.min) + Math.round((Number(slider.max) - Number(slider.min)) * i / 200 / 3600000) * 3600000
+      slider.dispatchEvent(new Event('input', { bubbles: true }))
+      const now = await new Promise(requestAnimationFrame)
+      gaps.push(now - last)
+      last = now
+    }
+    return gaps.sort((a, b) => a - b)
+  })()`)
+  return { median: gaps[100]!, p95: gaps[190]! }
 }
 
 function seedMany(file: string): string {

@@ -10,9 +10,9 @@ import { tintLevels } from '../../core/water/tints'
 
 /**
  * The chart of the open water on a host element: tinted depths with contours, a scale, zoom buttons and the keyboard.
- * The caller's layers lie above the ground.
+ * The caller's layers lie above the ground; a bare map leaves the depths out, for a caller that covers the water itself.
  */
-export function useWaterMap(host: Ref<HTMLElement | null>, { padding, layers }: { padding: [number, number, number, number], layers: BaseLayer[] }) {
+export function useWaterMap(host: Ref<HTMLElement | null>, { padding, layers, bare = false }: { padding: [number, number, number, number], layers: BaseLayer[], bare?: boolean }) {
   const session = useSession()
   const waters = useWater()
   const worker = useChartWorker()
@@ -37,7 +37,7 @@ export function useWaterMap(host: Ref<HTMLElement | null>, { padding, layers }: 
     const margin = 600
     map.value = new OlMap({
       target: host.value!,
-      layers: [ground, ...layers],
+      layers: bare ? layers : [ground, ...layers],
       view: new View({ projection: mapPlane, extent: [x0 - margin, y0 - margin, x0 + cols * cellM + margin, y0 + rows * cellM + margin], minResolution: 0.25, maxResolution: 12, enableRotation: false, constrainOnlyCenter: true }),
       controls: [new Zoom({ className: 'ol-zoom notebook-zoom' }), new ScaleLine({ units: session.units === 'us' ? 'us' : 'metric', minWidth: 90 })],
       keyboardEventTarget: host.value!,
@@ -55,6 +55,7 @@ export function useWaterMap(host: Ref<HTMLElement | null>, { padding, layers }: 
   }
 
   async function drawGround() {
+    if (bare) return
     const areas = await worker.areas('ground', levels.value)
     if (areas) ground?.setAreas(areas)
   }

@@ -17,7 +17,7 @@ const waters = useWater()
 const host = ref<HTMLElement | null>(null)
 const field = new FieldLayer(waters.grid!, season.lake!.lookup.cell)
 const labels = new VectorSource<Feature<Point>>()
-const { map, worker, css } = useWaterMap(host, { padding: [40, 24, 40, 24], layers: [field, new VectorLayer({ source: labels, declutter: true })] })
+const { map, worker, css } = useWaterMap(host, { padding: [40, 24, 40, 24], bare: true, layers: [field, new VectorLayer({ source: labels, declutter: true })] })
 const tints = computed(() => TINTS[session.ground])
 
 function draw() {
@@ -25,9 +25,11 @@ function draw() {
   if (values) field.show(values, props.steps, tints.value)
 }
 
+/** Read once a ground: asking for a style in every hour would lay the page out again. */
+let inks: { ink: string, sheet: string, now: string, face: string } | null = null
 function write() {
   if (!host.value) return
-  const [ink, sheet, now] = [css('--ink'), css('--sheet'), css('--now')]
+  const { ink, sheet, now, face } = inks ??= { ink: css('--ink'), sheet: css('--sheet'), now: css('--now'), face: css('--face') }
   const order = season.parts.map(p => ({ p, waterC: season.partCAt(p.index, props.atMs) })).filter(o => o.waterC !== null)
   labels.clear(true)
   labels.addFeatures(order.map(({ p, waterC }) => {
@@ -36,7 +38,7 @@ function write() {
     feature.setStyle(new Style({
       zIndex: p.index === props.chosen ? 10 : 1,
       text: new Text({
-        text: [formatTemperature(waterC!, session.units), `750 17px ${css('--face')}`, `\n${season.model!.names[p.index]!}`, `600 13px ${css('--face')}`],
+        text: [formatTemperature(waterC!, session.units), `750 17px ${face}`, `\n${season.model!.names[p.index]!}`, `600 13px ${face}`],
         fill: new Fill({ color: p.index === props.chosen ? now : ink }), stroke: new Stroke({ color: sheet, width: 4 }),
       }),
     }))
@@ -60,11 +62,12 @@ async function outline() {
 }
 watch(() => session.ground, async () => {
   await nextTick()
+  inks = null
+  write()
   void outline()
 })
-watch([() => props.atMs, () => props.steps, () => season.model, () => session.ground], async () => {
+watch([() => props.atMs, () => props.steps, () => season.model, () => session.ground], () => {
   draw()
-  await nextTick()
   write()
 })
 watch(() => props.chosen, write)

@@ -31,7 +31,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ day: [index: number], fish: [fish: SeasonFish] }>()
 
-const LEFT = 118
+const NARROW = 520
 const RIGHT = 14
 const CURVE = 132
 const LANE = 42
@@ -39,6 +39,7 @@ const GAP = 7
 const FOOT = 22
 const host = ref<HTMLElement | null>(null)
 const width = ref(900)
+const LEFT = computed(() => (width.value < NARROW ? 80 : 118))
 let observer: ResizeObserver | undefined
 onMounted(() => {
   observer = new ResizeObserver(([entry]) => {
@@ -49,7 +50,7 @@ onMounted(() => {
 onBeforeUnmount(() => observer?.disconnect())
 
 const height = computed(() => CURVE + 14 + props.lanes.length * (LANE + GAP) + FOOT)
-const x = computed(() => scaleLinear([0, props.days.length - 1], [LEFT, width.value - RIGHT]))
+const x = computed(() => scaleLinear([0, props.days.length - 1], [LEFT.value, width.value - RIGHT]))
 const known = computed(() => Array.from(props.meanC, (c, d) => ({ d, c, sd: props.sdC[d]! })).filter(p => !Number.isNaN(p.c)))
 const y = computed(() => {
   const most = Math.max(28, ...known.value.map(p => p.c)) + 1
@@ -61,7 +62,7 @@ const stretch = (from: number, to: number) => line<{ d: number, c: number }>().c
 const seen = computed(() => stretch(0, props.forecastDay))
 const forecast = computed(() => stretch(props.forecastDay, props.usualDay))
 const usual = computed(() => stretch(props.usualDay, props.days.length))
-const months = computed(() => props.days.flatMap((iso, d) => (iso.endsWith('-01') ? [{ d, name: DateTime.fromISO(iso).toFormat('LLL') }] : [])))
+const months = computed(() => props.days.flatMap((iso, d) => (iso.endsWith('-01') ? [{ d, name: DateTime.fromISO(iso).toFormat(width.value < NARROW ? 'LLLLL' : 'LLL') }] : [])))
 
 const PHASE_TINTS: Record<Phase, string> = {
   winter: 'var(--sand)', staging: 'var(--mark-4)', preSpawn: 'var(--mark-3)', spawn: 'var(--mark)', postSpawn: 'var(--mark-2)',
@@ -90,7 +91,7 @@ function dayAt(event: PointerEvent): number {
   return Math.round(Math.min(props.days.length - 1, Math.max(0, x.value.invert(event.clientX - box.left))))
 }
 function press(event: PointerEvent) {
-  if (event.clientX - svg.value!.getBoundingClientRect().left < LEFT - 8) return
+  if (event.clientX - svg.value!.getBoundingClientRect().left < LEFT.value - 8) return
   dragging = true
   svg.value!.setPointerCapture(event.pointerId)
   emit('day', dayAt(event))
@@ -110,7 +111,7 @@ function key(event: KeyboardEvent) {
   emit('day', Math.min(props.days.length - 1, Math.max(0, to)))
 }
 const dayName = (d: number) => DateTime.fromISO(props.days[d]!).toFormat('d LLLL')
-const flagX = computed(() => Math.min(width.value - RIGHT - 60, Math.max(LEFT + 60, x.value(props.chosen))))
+const flagX = computed(() => Math.min(width.value - RIGHT - 60, Math.max(LEFT.value + 60, x.value(props.chosen))))
 const chosenC = computed(() => props.meanC[props.chosen])
 const flag = computed(() => `${dayName(props.chosen)}${chosenC.value === undefined || Number.isNaN(chosenC.value) ? '' : `, ${formatTemperature(chosenC.value, props.units)}`}`)
 </script>
@@ -302,6 +303,7 @@ const flag = computed(() => `${dayName(props.chosen)}${chosenC.value === undefin
       :key="lane.fish"
       type="button"
       class="lane-name"
+      :class="{ narrow: width < NARROW }"
       :style="{ top: `${lane.foot - LANE}px`, height: `${LANE}px`, width: `${LEFT - 10}px` }"
       :aria-pressed="lane.fish === fish"
       @click="emit('fish', lane.fish)"
@@ -312,8 +314,7 @@ const flag = computed(() => `${dayName(props.chosen)}${chosenC.value === undefin
 </template>
 
 <style scoped>
-.ribbon { position: relative; min-width: 0; --weed-1: #BFCDA8; --weed-2: #DAE0BE; --sand-2: #E6D6B0; }
-:global(.v-theme--night) .ribbon { --weed-1: #3A4031; --weed-2: #2B3231; --sand-2: #3B2D1C; }
+.ribbon { position: relative; min-width: 0; }
 svg { display: block; overflow: visible; margin-top: 4px; touch-action: pan-y; cursor: ew-resize; user-select: none; }
 .level { stroke: var(--rule); }
 .month { stroke: var(--rule); stroke-dasharray: 1 4; }
@@ -338,5 +339,7 @@ svg { display: block; overflow: visible; margin-top: 4px; touch-action: pan-y; c
 .flag-text { font-size: 13.5px; font-weight: 700; fill: var(--sheet); text-anchor: middle; pointer-events: none; }
 .handle:focus-visible .flag { stroke: var(--now); stroke-width: 3; }
 .lane-name { position: absolute; left: 0; font: inherit; font-size: 14px; line-height: 1.15; font-weight: 600; text-align: right; padding: 0 6px; background: none; border: 0; border-right: 4px solid transparent; color: var(--ink-2); cursor: pointer; display: flex; align-items: center; justify-content: flex-end; }
+
+.narrow { font-size: 13px; padding: 0 4px; }
 .lane-name[aria-pressed='true'] { color: var(--ink); font-weight: 750; border-right-color: var(--now); }
 </style>

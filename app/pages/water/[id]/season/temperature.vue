@@ -100,12 +100,14 @@ useHead({ title: () => `Water temperature · ${waters.water?.name ?? 'Remous'}` 
       </p>
       <template v-else>
         <div class="chart">
-          <SeasonMap
-            :at-ms="atMs"
-            :steps="steps"
-            :chosen="chosen"
-            @choose="set({ part: $event })"
-          />
+          <div class="map-box">
+            <SeasonMap
+              :at-ms="atMs"
+              :steps="steps"
+              :chosen="chosen"
+              @choose="set({ part: $event })"
+            />
+          </div>
           <div
             class="legend sheet"
             aria-hidden="true"
@@ -176,6 +178,7 @@ useHead({ title: () => `Water temperature · ${waters.water?.name ?? 'Remous'}` 
 .temperature { height: 100%; display: grid; grid-template-columns: var(--staff-w) minmax(0, 1fr) 270px; min-height: 0; }
 .main { display: flex; flex-direction: column; min-height: 0; min-width: 0; }
 .chart { position: relative; flex: 1; min-height: 160px; margin-top: 6px; border-top: 1px solid var(--rule); border-bottom: 1px solid var(--ink); }
+.map-box { position: absolute; inset: 0; }
 .legend { position: absolute; left: 12px; bottom: 12px; padding: 6px 10px; border: 1px solid var(--rule); display: flex; flex-direction: column; gap: 4px; }
 .tints { display: flex; padding-right: 14px; padding-bottom: 17px; }
 .tints i { width: 30px; height: 14px; position: relative; font-style: normal; }
@@ -183,6 +186,7 @@ useHead({ title: () => `Water temperature · ${waters.water?.name ?? 'Remous'}` 
 .foot { padding: 6px 14px 4px; }
 .at { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: center; font-size: 16px; min-height: 34px; }
 .wait { padding: 24px 16px; font-size: 17px; }
+aside, .foot { contain: layout paint; }
 aside { border-left: 1px solid var(--ink); background: var(--sheet); padding: 12px 0; overflow-y: auto; min-height: 0; }
 h1 { padding: 0 16px 6px; }
 li button { font: inherit; text-align: left; width: 100%; background: none; border: 0; border-bottom: 1px solid var(--rule); padding: 8px 16px; color: var(--ink); cursor: pointer; display: grid; grid-template-columns: 1fr auto; gap: 0 8px; border-left: 4px solid transparent; }
@@ -191,7 +195,10 @@ li button[aria-pressed='true'] { border-left-color: var(--now); background: var(
 .c { font-weight: 750; font-size: 18px; }
 li .quiet { grid-column: 1 / 3; }
 @media (max-width: 700px) {
-  .temperature { grid-template-columns: minmax(0, 1fr); grid-template-rows: 68% 32%; }
+  .temperature { display: block; overflow-y: auto; }
+  .chart { flex: none; height: 380px; display: flex; flex-direction: column; }
+  .map-box { position: relative; inset: auto; flex: 1; }
+  .legend { position: static; border-width: 1px 0 0; border-radius: 0; }
   .staff { display: none; }
   aside { border-left: 0; border-top: 1px solid var(--ink); }
   .tints i { width: 24px; }
