@@ -1,3 +1,6 @@
+import { once } from 'node:events'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { emptyWeather, endMs, HOUR_MS, weatherOf as weatherOfHours } from '../../core/season/weather'
 import { check } from '../../shared/validate'
@@ -127,5 +130,27 @@ describe('season notes', () => {
     [{ parts: [{ lonDeg: 0, latDeg: 95, name: 'x', secchiM: null, inflowM3S: 0, river: false }], priors: [] }, 'parts[0].latDeg'], [{ parts: [{ lonDeg: 0, latDeg: 9, name: ' ', secchiM: null, inflowM3S: 0, river: false }], priors: [] }, 'parts[0].name'], [{ priors: [] }, 'parts'],
   ])('are refused by name: %j', (notes, field) => {
     expect(check(seasonNotesSchema, notes)).toMatchObject({ ok: false, error: { field } })
+  })
+})
+
+describe('a weather service over HTTP', () => {
+  async function serving(body: string, status = 200): Promise<{ url: string, close: () => void }> {
+    const server = createServer((_, response) => {
+      response.statusCode = status
+      response.end(body)
+    }).listen(0, '127.0.0.1')
+    await once(server, 'listening')
+    return { url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`, close: () => server.close() }
+  }
+  const question = { latDeg: 40, lonDeg: -88, fromMs: MORNING, toMs: MORNING + HOUR_MS, nowMs: MORNING }
+  it.each([['an error', 'gone', 500, /answered 500/], ['a page', '<html>', 200, /not JSON/], ['a flood', `"${'x'.repeat(9_000_000)}"`, 200, /too large/]])('that answers %s is refused in a sentence', async (_, body, status, message) => {
+    const { url, close } = await serving(body, status)
+    await expect(httpWeather(url).hours(question)).rejects.toThrow(message)
+    close()
+  })
+  it('is asked with place, span and now', async () => {
+    const { url, close } = await serving(JSON.stringify(serviceAnswer(question)))
+    expect((await httpWeather(url).hours(question)).weather.hours).toBe(2)
+    close()
   })
 })

@@ -31,7 +31,7 @@ export function httpWeather(url: string): WeatherProvider {
       try {
         const response = await fetch(at, { signal: AbortSignal.timeout(PATIENCE_MS) })
         if (!response.ok) throw new Error(`it answered ${response.status}`)
-        text = await response.text()
+        text = await limited(response)
       }
       catch (cause) {
         throw new Error(cause instanceof Error && cause.name === 'TimeoutError' ? `it did not answer within ${PATIENCE_MS / 1000} s` : cause instanceof TypeError ? 'it cannot be reached' : `${cause instanceof Error ? cause.message : String(cause)}`, { cause })
@@ -41,9 +41,20 @@ export function httpWeather(url: string): WeatherProvider {
   }
 }
 
-/** An answer's text as weather. @throws Error when it is too large, no JSON, or a figure in it is out of range */
+/** The answer's text, read no further than it may be long. */
+async function limited(response: Response): Promise<string> {
+  const chunks: Uint8Array[] = []
+  let bytes = 0
+  for await (const chunk of (response.body ?? []) as AsyncIterable<Uint8Array>) {
+    bytes += chunk.length
+    if (bytes > MOST_BYTES) throw new Error('its answer is too large')
+    chunks.push(chunk)
+  }
+  return Buffer.concat(chunks).toString('utf8')
+}
+
+/** An answer's text as weather. @throws Error when it is no JSON, or a figure in it is out of range */
 export function weatherAnswer(text: string): WeatherAnswer {
-  if (text.length > MOST_BYTES) throw new Error('its answer is too large')
   let input: unknown
   try {
     input = JSON.parse(text)

@@ -73,14 +73,8 @@ useHead({ title: () => `Chart · ${waters.water?.name ?? 'Remous'}` })
 
 <template>
   <div class="chart-page">
-    <FrameStaff
+    <FrameWaterStaff
       class="staff"
-      :depth-m="staff"
-      :units="session.units"
-      :belief="advice.belief"
-      :weed-m="advice.weedM"
-      :dim-m="advice.dimM"
-      :layer="advice.layer"
     />
     <div class="middle">
       <ChartMap

@@ -1,7 +1,4 @@
 <script setup lang="ts">
-import { coverTop } from '../../../../core/place/kinds'
-import { staffDepth } from '../../../../core/water/tints'
-
 const route = useRoute()
 const router = useRouter()
 const session = useSession()
@@ -11,7 +8,6 @@ const advice = useAdvice()
 /** The chosen place lives in the address. */
 const chosenId = computed(() => (typeof route.query.place === 'string' ? route.query.place : null))
 const chosen = computed(() => advice.rankedById(chosenId.value))
-const staff = computed(() => staffDepth({ deepestM: waters.deepestM, units: session.units }))
 
 function choose(place: string | null) {
   void router.push({ query: { ...route.query, place: place ?? undefined } })
@@ -20,16 +16,9 @@ function choose(place: string | null) {
 
 <template>
   <div class="board">
-    <FrameStaff
+    <FrameWaterStaff
       class="staff"
-      :depth-m="staff"
-      :units="session.units"
-      :belief="chosen ? chosen.belief : advice.belief"
-      :weed-m="advice.weedM"
-      :dim-m="advice.dimM"
-      :layer="advice.layer"
-      :bottom-m="chosen?.place.attributes.bottomDepthM"
-      :cover-top-m="chosen ? coverTop(chosen.place) : null"
+      :ranking="chosen"
     />
     <div class="chart">
       <p

@@ -1,18 +1,15 @@
 <script setup lang="ts">
 import { SEASON_FISH, seasonOf } from '../../../../../core/season/seasons'
-import { staffDepth } from '../../../../../core/water/tints'
 
 const session = useSession()
 const waters = useWater()
 const season = useSeason()
 const phases = usePhases()
 const conditions = useConditions()
-const advice = useAdvice()
 const { fish, part, set } = useSeasonView()
 
 const model = computed(() => season.model)
 const chosen = computed(() => Math.max(0, season.dayIndexAt(conditions.atMs)))
-const staff = computed(() => staffDepth({ deepestM: waters.deepestM, units: session.units }))
 const shownPart = computed(() => Math.min(part.value, Math.max(0, season.parts.length - 1)))
 
 function goTo(day: number) {
@@ -38,14 +35,8 @@ useHead({ title: () => `Season · ${waters.water?.name ?? 'Remous'}` })
 
 <template>
   <div class="season">
-    <FrameStaff
+    <FrameWaterStaff
       class="staff"
-      :depth-m="staff"
-      :units="session.units"
-      :belief="advice.belief"
-      :weed-m="advice.weedM"
-      :dim-m="advice.dimM"
-      :layer="advice.layer"
     />
     <div class="main">
       <SeasonHead />

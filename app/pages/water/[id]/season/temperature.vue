@@ -2,7 +2,6 @@
 import { DateTime } from 'luxon'
 import { temperatureSteps } from '../../../../../core/season/temperatureSteps'
 import { formatTemperature, formatTemperatureChange, formatTemperatureDifference } from '../../../../../core/units/format'
-import { staffDepth } from '../../../../../core/water/tints'
 import { TEMPERATURE_TINTS } from '../../../../theme'
 import { dayText } from '../../../../utils/time'
 
@@ -10,7 +9,6 @@ const session = useSession()
 const waters = useWater()
 const season = useSeason()
 const conditions = useConditions()
-const advice = useAdvice()
 const route = useRoute()
 const router = useRouter()
 const { part, set } = useSeasonView()
@@ -74,21 +72,14 @@ function warmest() {
   const part = [...season.parts].sort((a, b) => (season.partCAt(b.index, best.ms) ?? -9) - (season.partCAt(a.index, best.ms) ?? -9))[0]!
   set({ part: part.index })
 }
-const staff = computed(() => staffDepth({ deepestM: waters.deepestM, units: session.units }))
 const legend = computed(() => steps.value.map(c => (session.units === 'us' ? Math.round(c * 1.8 + 32) : Math.round(c * 10) / 10)))
 useHead({ title: () => `Water temperature · ${waters.water?.name ?? 'Remous'}` })
 </script>
 
 <template>
   <div class="temperature">
-    <FrameStaff
+    <FrameWaterStaff
       class="staff"
-      :depth-m="staff"
-      :units="session.units"
-      :belief="advice.belief"
-      :weed-m="advice.weedM"
-      :dim-m="advice.dimM"
-      :layer="advice.layer"
     />
     <div class="main">
       <SeasonHead />
