@@ -45,10 +45,14 @@ export function httpWeather(url: string): WeatherProvider {
 async function limited(response: Response): Promise<string> {
   const chunks: Uint8Array[] = []
   let bytes = 0
-  for await (const chunk of (response.body ?? []) as AsyncIterable<Uint8Array>) {
-    bytes += chunk.length
-    if (bytes > MOST_BYTES) throw new Error('its answer is too large')
-    chunks.push(chunk)
+  const reader = response.body?.getReader()
+  for (let part = await reader?.read(); part && !part.done; part = await reader!.read()) {
+    bytes += part.value.length
+    if (bytes > MOST_BYTES) {
+      await reader!.cancel()
+      throw new Error('its answer is too large')
+    }
+    chunks.push(part.value)
   }
   return Buffer.concat(chunks).toString('utf8')
 }

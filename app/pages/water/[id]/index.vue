@@ -1,8 +1,6 @@
 <script setup lang="ts">
 const route = useRoute()
 const router = useRouter()
-const session = useSession()
-const waters = useWater()
 const advice = useAdvice()
 
 /** The chosen place lives in the address. */
