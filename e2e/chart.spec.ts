@@ -99,6 +99,12 @@ test('a shoreline and a boat\'s log become a chart that is read', async ({ app, 
   await page.getByRole('button', { name: 'Take it out' }).click()
   await expect(page).toHaveURL(/\/chart/, { timeout: 60_000 })
   await expect(page.getByTestId('error')).toContainText('No track was left out')
+
+  // A new water has its own weather and year, told by the service alone.
+  await page.getByRole('link', { name: 'Season', exact: true }).click()
+  await expect(page.getByTestId('parts').getByRole('row', { name: /^main basin/ })).toContainText('°F', { timeout: 30_000 })
+  await expect(page.getByTestId('weather-age')).toContainText('Forecast made at')
+  await expect(page.getByText('No temperature has been read yet: the model goes by the weather alone.')).toBeVisible()
 })
 
 test('stopping an import changes nothing', async ({ app, page }, info) => {

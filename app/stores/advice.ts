@@ -58,15 +58,19 @@ export const useAdvice = defineStore('advice', () => {
    */
   function phasesOf(fish: SeasonFish, part: number): PhaseShare[] {
     const { now, atMs, local } = conditions
-    const model = season.partCAt(0, atMs)
     const daily = season.dayMeanC(part, atMs)
-    const waterC = daily !== null && model !== null ? daily + now.waterC - model : now.waterC
+    const waterC = daily !== null ? daily + offModelC.value : now.waterC
     const [trend, basinTrend] = [season.trendAt(part, atMs), season.trendAt(0, atMs)]
     return phaseStore.phasesFor({
       fish, part, atMs, dayOfYear: local.ordinal, waterC: Math.min(45, Math.max(-2, waterC)),
       trendCPerWeek: now.trendCPerWeek + (trend !== null && basinTrend !== null ? trend - basinTrend : 0),
     })
   }
+  /** What was read or supposed of the basin against what the model has, °C: the same is taken to hold in every part. */
+  const offModelC = computed(() => {
+    const model = season.partCAt(0, conditions.atMs)
+    return model === null ? 0 : conditions.now.waterC - model
+  })
   /** Phases of the main basin first, then of each bay. */
   const partPhases = computed(() => Array.from({ length: Math.max(1, season.parts.length) }, (_, part) => phasesOf(FISH, part)))
   const phases = computed(() => partPhases.value[0]!)
@@ -136,5 +140,5 @@ export const useAdvice = defineStore('advice', () => {
     })
   }
 
-  return { phases, phase, partPhases, phasesOf, belief, layer, weedM, dimM, lightAt, ranked, rankedById, boxLacks, rigAt }
+  return { phases, phase, partPhases, phasesOf, offModelC, belief, layer, weedM, dimM, lightAt, ranked, rankedById, boxLacks, rigAt }
 })

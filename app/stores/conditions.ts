@@ -109,7 +109,7 @@ export const useConditions = defineStore('conditions', () => {
     whatIf.value = Object.fromEntries(Object.entries(whatIf.value).filter(([key]) => keys.length > 0 && !keys.includes(key as ConditionKey)))
   }
 
-  return { zone, local, measured, water, forecast, readAt, now, atMs, sun, sunToday, isWhatIf, anyWhatIf, suppose, forget }
+  return { zone, local, measured, water, forecast, readAt, now, atMs, position, sun, sunToday, isWhatIf, anyWhatIf, suppose, forget }
 })
 
 const finite = (value: number | undefined) => (value === undefined || Number.isNaN(value) ? null : value)

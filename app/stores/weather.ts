@@ -26,6 +26,8 @@ export const useWeather = defineStore('weather', () => {
     try {
       await session.load()
       const [kept, bytes, noted] = await Promise.all([api<WeatherState>(`waters/${waterId}/weather`), apiBytes(`waters/${waterId}/weather/series`), api<SeasonNotes>(`waters/${waterId}/season`)])
+      // Another water may have been opened meanwhile.
+      if (waters.water?.id !== waterId) return
       state.value = kept
       series.value = decodeWeather(bytes)
       notes.value = noted
@@ -54,10 +56,12 @@ export const useWeather = defineStore('weather', () => {
   }
 
   async function take(next: WeatherState, waterId: string) {
+    if (waters.water?.id !== waterId) return
     const changed = next.tag !== state.value?.tag
     state.value = next
     if (!changed) return
-    series.value = decodeWeather(await apiBytes(`waters/${waterId}/weather/series`))
+    const bytes = await apiBytes(`waters/${waterId}/weather/series`)
+    if (waters.water?.id === waterId) series.value = decodeWeather(bytes)
   }
 
   async function bringFile(hours: Weather) {

@@ -27,13 +27,26 @@ describe('scorePlace', () => {
     const { score, factors } = scorePlace(at())
     expect(factors).toHaveLength(8)
     for (const f of factors) expect(f.value > 0 && f.value <= 1, f.key).toBe(true)
-    expect(score).toBeCloseTo(factors.reduce((p, f) => p * f.value, 1) ** (1 / 7), 12)
+    expect(score).toBeCloseTo(factors.reduce((p, f) => p * f.value, 1) ** (1 / 8), 12)
   })
 
   it('prefers cover in the fishes\' band to cover that is too deep or too shallow', () => {
     const inBand = rate({ place: brush(2.2, 4) })
     expect(inBand).toBeGreaterThan(rate({ place: brush(7, 9) }))
     expect(inBand).toBeGreaterThan(rate({ place: brush(0.5, 1.2) }))
+  })
+
+  it('looks for the warmer water while they wait for warmth, the cooler in the heat, and says how much', () => {
+    const warmth = (warmerC: number, change: Partial<ScoreOptions> = {}) => factor(scorePlace(at({ warmerC, waterC: 12 + warmerC, ...change })), 'warmth')
+    expect(warmth(2).value).toBeGreaterThan(warmth(0).value)
+    expect(warmth(-2).value).toBeLessThan(warmth(0).value)
+    expect(warmth(9).value).toBe(warmth(4).value)
+    const heat = phaseProbabilities({ waterC: 28, trendCPerWeek: 0, dayOfYear: 205, latDeg: 40 })
+    expect(warmth(2, { phases: heat }).value).toBeLessThan(warmth(-2, { phases: heat }).value)
+    expect(placeReason(warmth(2), 'us')).toMatchObject({ tone: 'for', text: 'Water 3.6 °F warmer than the main basin (57 °F)' })
+    expect(placeReason(warmth(-2), 'metric')).toMatchObject({ tone: 'against', text: 'Water 2 °C cooler than the main basin (10 °C)' })
+    expect(placeReason(warmth(0.2), 'us').text).toBe('Water as in the main basin (54 °F)')
+    expect(factor(scorePlace(at()), 'warmth')).toMatchObject({ waterC: null, warmerC: 0 })
   })
 
   it('shrinks the own record to the prior: two lucky hours move less than twenty', () => {

@@ -80,6 +80,13 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
       >
         The box you carry has no {{ advice.boxLacks }}: tick some on the rig bench.
       </p>
+      <template v-if="place.kind === 'dock'">
+        <h2>Shade round the dock</h2>
+        <BoardDock
+          :place="place"
+          :fish-depth-m="ranking.belief.quantiles.p50"
+        />
+      </template>
       <h2>Why number {{ ranking.rank }}</h2>
       <ul class="factors">
         <li

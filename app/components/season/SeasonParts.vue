@@ -18,6 +18,10 @@ const day = computed(() => season.dayIndexAt(conditions.atMs))
 const way = computed(() => ((season.trendAt(0, conditions.atMs) ?? 0) < -0.5 ? 'falls' as const : 'rises' as const))
 const levels = computed(() => (way.value === 'rises' ? LEVELS_C : [...LEVELS_C].reverse()))
 
+function shown(part: number): number | null {
+  const waterC = season.partCAt(part, conditions.atMs)
+  return waterC === null ? null : waterC + advice.offModelC
+}
 const rows = computed(() => {
   const model = season.model
   if (!model || day.value < 0) return []
@@ -27,7 +31,7 @@ const rows = computed(() => {
     const meanC = model.meanC[index]!.subarray(0, upTo)
     const shares = advice.phasesOf(props.fish, index)
     return {
-      index, name: model.names[index]!, waterC: season.partCAt(index, conditions.atMs), sdC: season.partSdAt(index, conditions.atMs) ?? 0, trend: season.trendAt(index, conditions.atMs) ?? 0,
+      index, name: model.names[index]!, waterC: shown(index), sdC: season.partSdAt(index, conditions.atMs) ?? 0, trend: season.trendAt(index, conditions.atMs) ?? 0,
       first: shares[0]!, reached: dayReached({ meanC, sdC: model.sdC[index]!.subarray(0, upTo), days, today: day.value, levelsC: levels.value, way: way.value }),
     }
   }).filter(r => r.waterC !== null).sort((a, b) => b.waterC! - a.waterC!)
