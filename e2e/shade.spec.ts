@@ -19,7 +19,7 @@ test('a dock\'s shade goes round it with the sun, and the side to work with it',
   await expect(side).toContainText(/At 16:00 the shade .* lies out to the (north-)?east/)
   expect(await page.getByTestId('dock-shade').locator('.shade').first().getAttribute('d')).not.toBe(morning)
   await page.getByRole('button', { name: 'Sky', exact: true }).click()
-  await page.getByRole('button', { name: 'Back to the reading' }).click()
+  await page.getByRole('button', { name: 'Back to the reading', exact: true }).click()
   await page.keyboard.press('Escape')
   await hour(/^23:00$/)
   await expect(side).toContainText('No shade to speak of at 23:00')

@@ -36,6 +36,8 @@ export interface WaterRecord {
   readings: { at: string, body: EntryBodies['conditions'] }[]
   /** by place id, of crappie and fish not named; restDays is left to the reader, who knows the hour asked about */
   places: Record<string, Omit<PlaceRecord, 'restDays'> & { lastVisitAt: string | null }>
+  /** names of places taken off the chart, for what was logged there */
+  goneNames: Record<string, string>
   schools: RecordedSchool[]
   /** effort by the time it began, for when and where fish feed */
   visits: { at: string, placeId: string | null, minutes: number }[]

@@ -21,7 +21,7 @@ export const useWater = defineStore('water', () => {
   /** a supposed height of the pool over the reference, m; null: as read */
   const supposedPoolM = ref<number | null>(null)
   const places = shallowRef<Place[]>([])
-  const record = shallowRef<WaterRecord>({ readings: [], places: {}, schools: [], visits: [], catches: [] })
+  const record = shallowRef<WaterRecord>({ readings: [], places: {}, goneNames: {}, schools: [], visits: [], catches: [] })
   const problem = ref<string | null>(null)
 
   /** Height of the pool over the chart's reference level today, m; null when no level was ever read. */
@@ -72,10 +72,26 @@ export const useWater = defineStore('water', () => {
 
   const placeById = (id: string | null) => places.value.find(p => p.id === id) ?? null
 
+  /** Name of a place in the log, also of one that is off the chart. */
+  const placeName = (id: string | null) => (id === null ? null : placeById(id)?.name ?? record.value.goneNames[id] ?? null)
+
+  /** Keeps a place, new or changed; one that was taken off comes back. */
+  async function keepPlace(place: Place) {
+    const kept = await api<Place>(`waters/${water.value!.id}/places/${place.id}`, { method: 'PUT', body: place })
+    places.value = [...places.value.filter(p => p.id !== kept.id), kept].sort((a, b) => a.name.localeCompare(b.name))
+  }
+  /** Takes a place off the chart; what was logged there stays. */
+  async function removePlace(id: string) {
+    await api<{ id: string }>(`waters/${water.value!.id}/places/${id}`, { method: 'DELETE' })
+    const gone = placeById(id)
+    places.value = places.value.filter(p => p.id !== id)
+    if (gone) record.value = { ...record.value, goneNames: { ...record.value.goneNames, [id]: gone.name } }
+  }
+
   async function setLevels(given: PoolLevels) {
     levels.value = await api<PoolLevels>(`waters/${water.value!.id}/levels`, { method: 'PUT', body: given })
     supposedPoolM.value = null
   }
 
-  return { list, water, grid, places, record, problem, frame, deepestM, levels, poolM, readPoolM, supposedPoolM, loadList, load, refreshRecord, addReadings, setLevels, placeById }
+  return { list, water, grid, places, record, problem, frame, deepestM, levels, poolM, readPoolM, supposedPoolM, loadList, load, refreshRecord, addReadings, setLevels, placeById, placeName, keepPlace, removePlace }
 })

@@ -88,6 +88,8 @@ export const places = sqliteTable('places', {
   lonDeg: real().notNull(),
   latDeg: real().notNull(),
   attributes: text({ mode: 'json' }).$type<PlaceAttributes[PlaceKind]>().notNull(),
+  /** taken off the chart then; its log stays, and it can be put back */
+  removedAt: text(),
 }, table => [index('places_by_water').on(table.ownerId, table.waterId)])
 
 export const tackle = sqliteTable('tackle', {

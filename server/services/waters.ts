@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { gunzipSync, gzipSync } from 'node:zlib'
-import { and, asc, eq } from 'drizzle-orm'
+import { and, asc, eq, isNotNull, isNull } from 'drizzle-orm'
 import { DateTime } from 'luxon'
 import { decodeDepthGrid, encodeDepthGrid } from '../../core/water/depthGridBlob'
 import type { DepthGrid } from '../../core/water/depthGrid'
@@ -41,7 +41,7 @@ export function setGrid(db: Db | Tx, waterId: string, grid: DepthGrid): void {
 }
 
 export function listPlaces(db: Db, ownerId: string, waterId: string): Place[] {
-  return db.select().from(places).where(and(eq(places.ownerId, ownerId), eq(places.waterId, waterId))).orderBy(asc(places.name)).all()
+  return db.select().from(places).where(and(eq(places.ownerId, ownerId), eq(places.waterId, waterId), isNull(places.removedAt))).orderBy(asc(places.name)).all()
     // Kind and attributes were checked together when the place was written.
     .map(({ id, name, kind, lonDeg, latDeg, attributes }) => ({ id, name, kind, lonDeg, latDeg, attributes }) as Place)
 }
@@ -68,6 +68,7 @@ export function waterRecord(db: Db, ownerId: string, { id: waterId, zone }: Wate
   return {
     readings: db.select({ at: readings.at, body: readings.body }).from(readings).where(and(eq(readings.ownerId, ownerId), eq(readings.waterId, waterId))).orderBy(asc(readings.at)).all(),
     places: byPlace,
+    goneNames: Object.fromEntries(db.select({ id: places.id, name: places.name }).from(places).where(and(eq(places.ownerId, ownerId), eq(places.waterId, waterId), isNotNull(places.removedAt))).all().map(p => [p.id, p.name])),
     visits: been.map(({ visit: { arrivedAt, placeId, minutes } }) => ({ at: arrivedAt, placeId, minutes })),
     catches,
     schools: seen.map(({ school: { at, placeId, topM, bottomM, waterC, secchiM } }) => ({ at, placeId, topM, bottomM, waterC, secchiM, hour: hourOfDay(at, zone) })),

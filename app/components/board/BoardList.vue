@@ -5,7 +5,7 @@ const advice = useAdvice()
 const season = useSeason()
 const route = useRoute()
 const router = useRouter()
-defineEmits<{ choose: [placeId: string] }>()
+defineEmits<{ choose: [placeId: string], add: [] }>()
 
 /** The filter lives in the address, so that it can be shared and the browser's back works. */
 const kind = computed<PlaceKind | null>(() => PLACE_KINDS.find(k => k === route.query.kind) ?? null)
@@ -87,6 +87,13 @@ function filter(value: PlaceKind | null) {
         </button>
       </li>
     </ol>
+    <button
+      type="button"
+      class="add"
+      @click="$emit('add')"
+    >
+      Add a place
+    </button>
     <p
       v-if="shown.length === 0"
       class="quiet empty"
@@ -101,6 +108,7 @@ function filter(value: PlaceKind | null) {
 header { padding: 14px 18px 10px; display: grid; grid-template-columns: 1fr auto; column-gap: 10px; border-bottom: 1px solid var(--rule); }
 header .quiet { grid-column: 1; }
 .kind { grid-row: 1 / 3; grid-column: 2; align-self: center; font: inherit; font-size: 14.5px; color: var(--ink); background: var(--sheet); border: 1px solid var(--rule); border-radius: 6px; padding: 7px 8px; max-width: 130px; }
+.add { font: inherit; font-weight: 700; color: var(--ink); background: none; border: 0; border-top: 1px solid var(--rule); padding: 10px 18px; min-height: 44px; text-align: left; text-decoration: underline; text-underline-offset: 3px; cursor: pointer; }
 ol { overflow-y: auto; flex: 1; min-height: 0; }
 .place { font: inherit; color: inherit; text-align: left; background: none; border: 0; border-bottom: 1px solid var(--rule); width: 100%; cursor: pointer; padding: 11px 18px 12px; display: grid; grid-template-columns: 34px minmax(0, 1fr) auto; column-gap: 8px; align-items: baseline; }
 .place:hover { background: var(--paper); }

@@ -3,13 +3,13 @@ import Feature from 'ol/Feature'
 import Point from 'ol/geom/Point'
 import VectorLayer from 'ol/layer/Vector'
 import VectorSource from 'ol/source/Vector'
-import { Fill, Stroke, Style, Text } from 'ol/style'
+import { Fill, RegularShape, Stroke, Style, Text } from 'ol/style'
 import { placeMark } from '../../utils/placeMark'
 import { depthAt } from '../../../core/water/depthGrid'
 import { depthUnit, depthUnitM, formatDepth, formatDepthBand } from '../../../core/units/format'
 
-const props = defineProps<{ chosenId: string | null }>()
-const emit = defineEmits<{ choose: [placeId: string] }>()
+const props = defineProps<{ chosenId: string | null, placing?: boolean, spot?: { x: number, y: number } | null }>()
+const emit = defineEmits<{ choose: [placeId: string], spot: [at: { x: number, y: number }] }>()
 
 const session = useSession()
 const waters = useWater()
@@ -24,6 +24,7 @@ const band = computed(() => advice.belief && ({ top: advice.belief.quantiles.p20
 
 onMounted(() => {
   map.value!.on('singleclick', (event) => {
+    if (props.placing) return emit('spot', { x: event.coordinate[0]!, y: event.coordinate[1]! })
     const hit = map.value!.forEachFeatureAtPixel(event.pixel, feature => feature.getId(), { hitTolerance: 6 })
     if (typeof hit === 'string') emit('choose', hit)
   })
@@ -44,6 +45,13 @@ async function drawBand() {
   if (areas) overlay('now', [areas[0]!, areas[1]!])
 }
 
+/** A cross where a place is being put. */
+function spotMark({ x, y }: { x: number, y: number }): Feature<Point> {
+  const mark = new Feature(new Point([x, y]))
+  mark.setStyle(new Style({ zIndex: 2000, image: new RegularShape({ points: 4, radius: 14, radius2: 0, angle: Math.PI / 4, stroke: new Stroke({ color: css('--now'), width: 4 }) }) }))
+  return mark
+}
+
 function drawPlaces() {
   if (!host.value || !waters.frame) return
   const [ink, sheet, mark] = [css('--ink'), css('--sheet'), css('--mark')]
@@ -62,13 +70,14 @@ function drawPlaces() {
     }))
     return feature
   })
+  if (props.spot) features.push(spotMark(props.spot))
   placeSource.clear(true)
   placeSource.addFeatures(features)
 }
 
 watch(() => band.value && [band.value.top, band.value.bottom].map(m => m.toFixed(2)).join(), drawBand)
 watch(() => waters.grid, () => void drawBand())
-watch([() => advice.ranked, () => props.chosenId], drawPlaces)
+watch([() => advice.ranked, () => props.chosenId, () => props.spot], drawPlaces)
 watch(() => session.ground, async () => {
   await nextTick()
   drawPlaces()

@@ -8,7 +8,7 @@ import type { RankedPlace } from '../../stores/advice'
 import { placeFacts } from '../../utils/placeFacts'
 
 const props = defineProps<{ ranking: RankedPlace }>()
-defineEmits<{ close: [] }>()
+defineEmits<{ close: [], edit: [], remove: [] }>()
 const session = useSession()
 const waters = useWater()
 const advice = useAdvice()
@@ -34,6 +34,22 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
       >
         ‹ all places
       </button>
+      <span class="acts">
+        <button
+          type="button"
+          class="back"
+          @click="$emit('edit')"
+        >
+          change
+        </button>
+        <button
+          type="button"
+          class="back"
+          @click="$emit('remove')"
+        >
+          take off the chart
+        </button>
+      </span>
       <h1>{{ place.name }}</h1>
       <p class="quiet">
         {{ placeKindName(place.kind) }} · number {{ ranking.rank }} today · {{ ranking.score.ratePerHour.toFixed(1) }} fish an hour expected
@@ -131,6 +147,7 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
 .place { display: flex; flex-direction: column; height: 100%; min-height: 0; background: var(--sheet); }
 header { padding: 10px 18px; border-bottom: 1px solid var(--rule); }
 .back { font: inherit; font-size: 14.5px; font-weight: 650; background: none; border: 0; color: var(--ink-2); padding: 4px 0; cursor: pointer; text-decoration: underline; text-underline-offset: 3px; }
+.acts { float: right; display: flex; gap: 14px; }
 .scroll { overflow-y: auto; flex: 1; min-height: 0; padding: 12px 18px; display: flex; flex-direction: column; gap: 12px; font-size: 15px; line-height: 1.4; }
 .facts { display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px 14px; }
 .facts dt, .rig dt { font-size: 13.5px; color: var(--ink-2); }

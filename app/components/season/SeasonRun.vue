@@ -42,7 +42,7 @@ const day = (ms: number) => DateTime.fromMillis(ms, { zone: conditions.zone }).t
     >
       In {{ r.year }}: {{ r.fish }} at
       <NuxtLink :to="`/water/${waters.water!.id}?place=${r.placeId}`">
-        {{ waters.placeById(r.placeId)?.name ?? 'a place that is gone' }}
+        {{ waters.placeName(r.placeId) ?? 'a place that is gone' }}
       </NuxtLink>, {{ day(r.firstMs) }} to {{ day(r.lastMs) }}. They come back to the same reach.
     </p>
   </section>

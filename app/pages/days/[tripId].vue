@@ -28,7 +28,7 @@ const trip = computed(() => journal.trip)
 const zone = computed(() => waters.water?.zone ?? 'utc')
 const units = computed(() => session.units)
 const at = (iso: string) => clockText(Date.parse(iso), zone.value)
-const placeName = (id: string | null) => waters.placeById(id)?.name ?? 'somewhere else'
+const placeName = (id: string | null) => waters.placeName(id) ?? 'somewhere else'
 const loose = computed(() => trip.value?.fish.filter(f => !trip.value!.schools.some(s => s.id === f.schoolId)) ?? [])
 const readings = computed(() => (trip.value?.conditions ?? []).map(({ at: iso, body: { waterC, windMS } }) =>
   `at ${at(iso)} water ${waterC === null ? 'not read' : formatTemperature(waterC, units.value)}${windMS === null ? '' : `, wind ${formatWind(windMS, units.value)}`}`))

@@ -1,3 +1,3 @@
-import { listPlaces, requireWater } from '../../../services/waters'
+import { listPlaces, requireWater } from '../../../../services/waters'
 
 export default route(({ event, db, angler }) => listPlaces(db, angler.id, requireWater(db, angler.id, pathId(event)).id))
