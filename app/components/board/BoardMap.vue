@@ -97,6 +97,7 @@ const legend = computed(() => levels.value.map(m => Math.round(m / depthUnitM(se
     />
     <div
       class="legend sheet"
+      :class="{ aside: placing }"
       data-test="legend"
     >
       <div
@@ -142,6 +143,7 @@ const legend = computed(() => levels.value.map(m => Math.round(m / depthUnitM(se
 .legend { position: absolute; left: 14px; bottom: 14px; padding: 9px 14px; display: flex; flex-direction: column; gap: 6px; border-width: 1px; border-color: var(--rule); font-size: 14px; max-width: calc(100% - 28px); }
 .pattern-row { display: flex; align-items: center; gap: 10px; }
 .dot { fill: var(--now); }
+@media (max-width: 700px) { .legend.aside { display: none; } }
 .tints { display: flex; font-size: 13px; }
 .tints span { display: flex; flex-direction: column; width: 31px; }
 .tints i { height: 13px; }

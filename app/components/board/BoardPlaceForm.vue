@@ -164,6 +164,7 @@ function words({ field, message }: { field?: string, message: string }): string 
 
 <style scoped>
 .form { height: 100%; overflow-y: auto; background: var(--sheet); padding: 14px 18px 20px; display: flex; flex-direction: column; gap: 12px; }
+.form > :deep(.v-input) { flex: none; }
 .fields { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
 .wide { grid-column: 1 / 3; }
 .flag { font-size: 15.5px; display: flex; gap: 9px; align-items: center; min-height: 36px; }
