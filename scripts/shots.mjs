@@ -72,6 +72,7 @@ try {
   await desk.mouse.dblclick(map.x + map.width * 0.9, map.y + map.height * 0.47)
   await shoot(desk, 'chart-bands', desk.getByTestId('profile'))
   await desk.goto(`http://127.0.0.1:${PORT}/`)
+  await ranking.first().waitFor()
   await desk.getByRole('link', { name: 'Season', exact: true }).click()
   await shoot(desk, 'season', desk.getByTestId('parts'))
   await desk.getByRole('link', { name: 'Water temperature' }).click()

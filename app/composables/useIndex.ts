@@ -2,13 +2,14 @@
 export function useIndex() {
   const waters = useWater()
   const route = useRoute()
-  const waterPath = computed(() => (waters.water ? `/water/${waters.water.id}` : '/'))
+  /** A page of the open water; until one is open, the way to one. */
+  const page = (rest: string) => (waters.water ? `/water/${waters.water.id}${rest}` : '/')
   const place = computed(() => (typeof route.query.place === 'string' ? `?place=${route.query.place}` : ''))
   const tabs = computed(() => [
-    { name: 'Water', to: waterPath.value + place.value, here: /^\/water\/[^/]+\/?$/.test(route.path) },
-    { name: 'Season', to: `${waterPath.value}/season`, here: /^\/water\/[^/]+\/season/.test(route.path) },
-    { name: 'Chart', to: `${waterPath.value}/chart`, here: route.path.endsWith('/chart') },
-    { name: 'Rig', to: `${waterPath.value}/rig${place.value}`, here: route.path.endsWith('/rig') },
+    { name: 'Water', to: page(place.value), here: /^\/water\/[^/]+\/?$/.test(route.path) },
+    { name: 'Season', to: page('/season'), here: /^\/water\/[^/]+\/season/.test(route.path) },
+    { name: 'Chart', to: page('/chart'), here: route.path.endsWith('/chart') },
+    { name: 'Rig', to: page(`/rig${place.value}`), here: route.path.endsWith('/rig') },
     { name: 'Log', to: '/log', here: route.path.startsWith('/log') },
     { name: 'Back', to: '/days', here: route.path.startsWith('/days') },
   ])
