@@ -38,7 +38,8 @@ const LANE = 42
 const GAP = 7
 const FOOT = 22
 const host = ref<HTMLElement | null>(null)
-const width = ref(900)
+/** 0 until it is measured: nothing is drawn at a width that the next moment takes back */
+const width = ref(0)
 const LEFT = computed(() => (width.value < NARROW ? 80 : 118))
 let observer: ResizeObserver | undefined
 onMounted(() => {
@@ -122,6 +123,7 @@ const flag = computed(() => `${dayName(props.chosen)}${chosenC.value === undefin
     class="ribbon"
   >
     <svg
+      v-if="width > 0"
       ref="svg"
       :width="width"
       :height="height"

@@ -11,7 +11,6 @@ import { formatSmall } from '../../../../core/units/format'
 import { staffDepth, tintLevels } from '../../../../core/water/tints'
 
 const route = useRoute()
-const router = useRouter()
 const session = useSession()
 const waters = useWater()
 const advice = useAdvice()
@@ -19,9 +18,7 @@ const reading = useReading()
 
 /** Filter, choice, layers and view live in the address. */
 const text = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : undefined)
-function set(change: Record<string, string | undefined>) {
-  void router.replace({ query: { ...route.query, ...change } })
-}
+const { set } = useQuery()
 const kind = computed(() => text('kind') ?? 'best')
 const search = computed(() => text('q') ?? '')
 const chosenId = computed(() => text('feature') ?? null)

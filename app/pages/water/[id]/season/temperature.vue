@@ -10,8 +10,7 @@ const waters = useWater()
 const season = useSeason()
 const conditions = useConditions()
 const route = useRoute()
-const router = useRouter()
-const { part, set } = useSeasonView()
+const { part, set, setQuery } = useSeasonView()
 
 const HOUR_MS = 3_600_000
 const DAY_MS = 24 * HOUR_MS
@@ -37,7 +36,7 @@ onMounted(() => {
 let resting: ReturnType<typeof setTimeout> | undefined
 watch(atMs, (ms) => {
   clearTimeout(resting)
-  resting = setTimeout(() => void router.replace({ query: { ...route.query, at: ms === baseMs.value ? undefined : String(ms) } }), 300)
+  resting = setTimeout(() => setQuery({ at: ms === baseMs.value ? undefined : String(ms) }), 300)
 })
 onBeforeUnmount(() => clearTimeout(resting))
 
