@@ -15,9 +15,9 @@ import { requireLocalAngler } from '../server/services/anglers'
 import { listWaters } from '../server/services/waters'
 
 const PORT = '4174'
-const PLACES = 2000
+const PLACES = 5000
 
-/** Time between frames while the built app's chart is dragged and zoomed, with features and 2,000 places on it; beside it an empty page's. */
+/** Time between frames while the built app's chart is dragged and zoomed, with features and 5,000 places on it, and of the board while its hour is changed. */
 export async function framesBench() {
   const what = `panning and zooming the 5 m chart with its features and ${PLACES.toLocaleString('en-US')} places in headless Chromium (${cpus().length} × ${cpus()[0]!.model}, no graphics processor)`
   if (!existsSync('.output/server/index.mjs')) return { what, lines: ['nothing is built: run `npm run build` first'] }
@@ -34,24 +34,14 @@ export async function framesBench() {
     await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}/chart?layers=roads,weed,places&kind=all`)
     await page.locator('[data-test=features] button').first().waitFor({ timeout: 60_000 })
     await page.waitForTimeout(1500)
-    const { x, y, width, height } = (await page.getByRole('application').boundingBox())!
-    // As text: the bench's own compiler adds helpers that the page does not have.
-    await page.evaluate('globalThis.frameTimes = []; requestAnimationFrame(function tick(now) { frameTimes.push(now); requestAnimationFrame(tick) })')
-    await page.mouse.move(x + width / 2, y + height / 2)
-    for (let round = 0; round < 6; round++) {
-      await page.mouse.down()
-      for (let i = 0; i < 40; i++) await page.mouse.move(x + width / 2 + 150 * Math.sin(i / 6), y + height / 2 + 90 * Math.cos(i / 7))
-      await page.mouse.up()
-      await page.mouse.wheel(0, round % 2 ? 240 : -240)
-      await page.waitForTimeout(300)
-    }
-    const times = await page.evaluate<number[]>('frameTimes')
-    const gaps = times.slice(1).map((t, i) => t - times[i]!).sort((a, b) => a - b)
-    const at = (share: number) => gaps[Math.floor(share * gaps.length)]!.toFixed(1)
+    const dragged = await dragMap(page)
     const slid = await slideHours(page, waterId)
+    const ranked = await rankHours(page, waterId)
     return { what, lines: [
-      `between frames: median ${at(0.5)} ms, 95th percentile ${at(0.95)} ms, of ${gaps.length} frames`,
+      `between frames: median ${dragged.at(0.5).toFixed(1)} ms, 95th percentile ${dragged.at(0.95).toFixed(1)} ms, of ${dragged.count} frames`,
       `sliding the hour of the water's temperature, a new hour each frame: median ${slid.median.toFixed(1)} ms, 95th percentile ${slid.p95.toFixed(1)} ms`,
+      `ranking ${PLACES.toLocaleString('en-US')} places for a new hour in the worker: median ${ranked.median} ms, longest ${ranked.most} ms of ${ranked.count}`,
+      `dragging the board's map with them: median ${ranked.frameMedian.toFixed(1)} ms between frames, 95th percentile ${ranked.frameP95.toFixed(1)} ms`,
     ] }
   }
   finally {
@@ -80,6 +70,45 @@ async function slideHours(page: Page, waterId: string): Promise<{ median: number
     return gaps.sort((a, b) => a - b)
   })()`)
   return { median: gaps[100]!, p95: gaps[190]! }
+}
+
+/** Another hour on the board, again and again, then its map dragged; the list says how long its last ranking took. */
+async function rankHours(page: Page, waterId: string) {
+  await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}?fits=1`)
+  const list = page.locator('[data-test=ranking]')
+  await list.locator('button').first().waitFor({ timeout: 60_000 })
+  await page.waitForTimeout(2500)
+  await page.getByRole('button', { name: 'Hour', exact: true }).click()
+  const slider = page.getByRole('slider', { name: 'hour of the day' })
+  await slider.focus()
+  const times: number[] = []
+  for (let i = 0; i < 16; i++) {
+    await slider.press('ArrowRight')
+    await page.waitForTimeout(350)
+    times.push(Number(await list.getAttribute('data-took-ms')))
+  }
+  await page.keyboard.press('Escape')
+  times.sort((a, b) => a - b)
+  const frames = await dragMap(page)
+  return { median: times[8]!, most: times.at(-1)!, count: times.length, frameMedian: frames.at(0.5), frameP95: frames.at(0.95) }
+}
+
+/** Times between frames while the map on the page is dragged and zoomed. */
+async function dragMap(page: Page) {
+  const { x, y, width, height } = (await page.getByRole('application').boundingBox())!
+  // As text: the bench's own compiler adds helpers that the page does not have.
+  await page.evaluate('globalThis.frameTimes = []; requestAnimationFrame(function tick(now) { frameTimes.push(now); requestAnimationFrame(tick) })')
+  await page.mouse.move(x + width / 2, y + height / 2)
+  for (let round = 0; round < 6; round++) {
+    await page.mouse.down()
+    for (let i = 0; i < 40; i++) await page.mouse.move(x + width / 2 + 150 * Math.sin(i / 6), y + height / 2 + 90 * Math.cos(i / 7))
+    await page.mouse.up()
+    await page.mouse.wheel(0, round % 2 ? 240 : -240)
+    await page.waitForTimeout(300)
+  }
+  const times = await page.evaluate<number[]>('frameTimes')
+  const gaps = times.slice(1).map((t, i) => t - times[i]!).sort((a, b) => a - b)
+  return { at: (share: number) => gaps[Math.floor(share * gaps.length)]!, count: gaps.length }
 }
 
 function seedMany(file: string): string {

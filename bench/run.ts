@@ -1,5 +1,6 @@
 import { contourBench } from './contours'
 import { depthGridBench } from './depthGrid'
+import { rankingBench } from './ranking'
 import { featuresBench } from './features'
 import { fetchBench } from './fetch'
 import { framesBench } from './frames'
@@ -7,7 +8,7 @@ import { lineShapeBench } from './lineShape'
 import { seasonBench } from './season'
 
 /** Each bench measures against a named rival in the same run; only the ratio is worth keeping. */
-for (const bench of [lineShapeBench, contourBench, fetchBench, featuresBench, depthGridBench, framesBench, seasonBench]) {
+for (const bench of [lineShapeBench, contourBench, fetchBench, featuresBench, depthGridBench, framesBench, seasonBench, rankingBench]) {
   const { what, lines } = await bench()
   console.log(`\n${what}`)
   for (const line of lines) console.log(`  ${line}`)

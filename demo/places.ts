@@ -1,44 +1,16 @@
 import type { DepthGrid } from '../core/water/depthGrid'
 import { depthAt } from '../core/water/depthGrid'
 import { localFrame } from '../core/water/localFrame'
-import type { Place, PlaceAttributes, PlaceKind } from '../core/place/kinds'
+import type { Place, PlaceAttributes } from '../core/place/kinds'
 import { PELLOWICK_ORIGIN } from './pellowick'
-
-interface Walk { x: number, y: number, toward: number }
-
-const STEP_M = 2.5
-const LONGEST_WALK_M = 1500
-
-/** First point along a bearing where the water is at least `depthM` deep. */
-function outTo(grid: DepthGrid, { x, y, toward }: Walk, depthM: number): { x: number, y: number } {
-  return walk(grid, { x, y, toward }, depth => depth >= depthM)
-}
-
-/** Last point along a bearing before the water is shallower than `depthM`: from open water in to the bank. */
-function inTo(grid: DepthGrid, { x, y, toward }: Walk, depthM: number): { x: number, y: number } {
-  return walk(grid, { x, y, toward }, (_, next) => !(next >= depthM))
-}
-
-function walk(grid: DepthGrid, { x, y, toward }: Walk, stop: (depth: number, next: number) => boolean): { x: number, y: number } {
-  const dx = Math.sin((toward * Math.PI) / 180) * STEP_M
-  const dy = Math.cos((toward * Math.PI) / 180) * STEP_M
-  for (let n = 0; n < LONGEST_WALK_M / STEP_M; n++) {
-    const here = { x: x + n * dx, y: y + n * dy }
-    if (stop(depthAt({ grid, ...here }), depthAt({ grid, x: here.x + dx, y: here.y + dy }))) return here
-  }
-  throw new Error(`no such depth within ${LONGEST_WALK_M} m of ${x}, ${y} toward ${toward}`)
-}
-
-type Sited = { [K in PlaceKind]: { name: string, kind: K, at: { x: number, y: number }, attributes: (bottomDepthM: number) => PlaceAttributes[K] } }[PlaceKind]
-
-const round = (m: number) => Math.round(m * 10) / 10
+import { inTo, outTo, round, stand, type Sited, type Walk } from './siting'
 
 /** Invented places on Pellowick Reservoir, each set where the grid has the depth it needs. */
 export function pellowickPlaces(grid: DepthGrid, newId: () => string): Place[] {
   const kilnLine: Walk = { x: 1150, y: 1040, toward: 158 }
   const kilnSteps = [2.6, 4.1, 5.4, 6.6]
   const brush = (coverTopM: number, laidYear: number, step?: number) => (bottomDepthM: number): PlaceAttributes['brush'] =>
-    ({ bottomDepthM, coverTopM, material: 'hardwood', laidYear, ...(step ? { step, steps: kilnSteps.length } : {}) })
+    ({ bottomDepthM, coverTopM, material: 'hardwood', laidYear, ...(step ? { line: 'Kiln brush', step, steps: kilnSteps.length } : {}) })
   const dock = (deckAreaM2: number, roofed: boolean, facingDeg: number, brushAtCorners: boolean) => (bottomDepthM: number): PlaceAttributes['dock'] =>
     ({ bottomDepthM, deckAreaM2, deckHeightM: 0.9, roofed, facingDeg, brushAtCorners })
 
@@ -60,16 +32,26 @@ export function pellowickPlaces(grid: DepthGrid, newId: () => string): Place[] {
     { name: 'Sexton\'s Hump', kind: 'hump', at: { x: 1330, y: 560 }, attributes: topM => ({ bottomDepthM: round(topM + 3), coverTopM: topM }) },
     { name: 'Tollgate Point', kind: 'point', at: outTo(grid, { x: 1900, y: 520, toward: 20 }, 4.5), attributes: bottomDepthM => ({ bottomDepthM, slope: 'steep' }) },
   ]
-  const frame = localFrame(PELLOWICK_ORIGIN)
-  return sited.map(({ name, kind, at, attributes }) => {
-    const depth = depthAt({ grid, ...at })
-    if (Number.isNaN(depth)) throw new Error(`${name} would stand on land`)
-    return { id: newId(), name, kind, ...frame.toLonLat(at.x, at.y), attributes: attributes(round(depth)) } as Place
-  })
+  return stand(sited, grid, localFrame(PELLOWICK_ORIGIN), newId)
 }
 
 /** The gravel bar in the river arm that white bass come up to. */
 export function riverReach(grid: DepthGrid, newId: () => string): Place {
   const at = inTo(grid, { x: 240, y: 905, toward: 20 }, 1.8)
   return { id: newId(), name: 'Sluice Bar, river arm', kind: 'point', ...localFrame(PELLOWICK_ORIGIN).toLonLat(at.x, at.y), attributes: { bottomDepthM: round(depthAt({ grid, ...at })), slope: 'gradual' } }
+}
+
+/** More of the reservoir's places, which the weeks before the demo's morning did not visit. */
+export function pellowickMore(grid: DepthGrid, newId: () => string): Place[] {
+  const sited: Sited[] = [
+    { name: 'Ferry marina', kind: 'moorings', at: inTo(grid, { x: 1500, y: 900, toward: 355 }, 3.4), attributes: bottomDepthM => ({ bottomDepthM, boats: 18, facingDeg: 172 }) },
+    { name: 'Cut Bank bend', kind: 'channelBend', at: { x: 1420, y: 660 }, attributes: bottomDepthM => ({ bottomDepthM, shoulderDepthM: round(bottomDepthM * 0.7), outside: true }) },
+    { name: 'Old Bridge bend', kind: 'channelBend', at: { x: 940, y: 660 }, attributes: bottomDepthM => ({ bottomDepthM, shoulderDepthM: round(bottomDepthM * 0.65), outside: true }) },
+    { name: 'Lantern creek mouth', kind: 'creekMouth', at: outTo(grid, { x: 1572, y: 1420, toward: 175 }, 1.4), attributes: bottomDepthM => ({ bottomDepthM, flows: 'always', currentTowardDeg: 175, currentMS: 0.06, runs: 'always' }) },
+    { name: 'Dam riprap', kind: 'riprap', at: inTo(grid, { x: 2300, y: 850, toward: 85 }, 5), attributes: bottomDepthM => ({ bottomDepthM, stones: 'large', facingDeg: 265, currentTowardDeg: 85, currentMS: 0.15, runs: 'released' }) },
+    { name: 'Tollgate pocket', kind: 'insideTurn', at: outTo(grid, { x: 1830, y: 430, toward: 40 }, 3.6), attributes: bottomDepthM => ({ bottomDepthM, slope: 'steep' }) },
+    { name: 'Main basin edge', kind: 'basinEdge', at: { x: 2080, y: 640 }, attributes: bottomDepthM => ({ bottomDepthM, shallowDepthM: round(bottomDepthM * 0.6) }) },
+    { name: 'Miller\'s crib', kind: 'brush', at: outTo(grid, { x: 2000, y: 1180, toward: 160 }, 5.6), attributes: bottomDepthM => ({ bottomDepthM, coverTopM: round(bottomDepthM - 2.4), material: 'mixed', laidYear: 2023 }) },
+  ]
+  return stand(sited, grid, localFrame(PELLOWICK_ORIGIN), newId)
 }

@@ -49,7 +49,7 @@ test('a shoreline and a boat\'s log become a chart that is read', async ({ app, 
   await page.getByRole('button', { name: 'Try the chart' }).click()
   await expect(page.getByText(/Working the chart out here: \d+ %/)).toBeVisible()
   await expect(page.getByTestId('preview')).toContainText(/ft.* at the deepest.*Off by .* on [\d,]+ soundings of tracks left out/s, { timeout: 40_000 })
-  expect(await app.json<unknown[]>('waters')).toHaveLength(1)
+  expect(await app.json<unknown[]>('waters')).toHaveLength(3)
   await page.getByTestId('bring').click()
   await expect(page).toHaveURL(/\/chart/, { timeout: 60_000 })
   await expect(page.getByTestId('error')).toContainText(/Off by .* on tracks it had not seen/)
@@ -117,7 +117,7 @@ test('stopping an import changes nothing', async ({ app, page }, info) => {
   await page.getByTestId('bring').click()
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(page.getByRole('alert')).toContainText('nothing was changed')
-  expect(await app.json<unknown[]>('waters')).toHaveLength(1)
+  expect(await app.json<unknown[]>('waters')).toHaveLength(3)
 })
 
 test('bad files are told apart and nothing is taken from them', async ({ page }, info) => {

@@ -1,4 +1,11 @@
-import { expect, openBoard, slide, test } from './support/app'
+import { readFileSync, writeFileSync } from 'node:fs'
+import sharp from 'sharp'
+import { readGpx, writeGpx } from '../core/formats/gpx'
+import type { GeoItem } from '../core/formats/readResult'
+import { localFrame } from '../core/water/localFrame'
+import { depthAt } from '../core/water/depthGrid'
+import { PELLOWICK_ORIGIN, pellowickGrid } from '../demo/pellowick'
+import { expect, openBoard, slide, supposeWind, test } from './support/app'
 import type { Page } from '@playwright/test'
 
 async function hour(page: Page, text: RegExp) {
@@ -15,19 +22,19 @@ test('a dock is put on the chart and roofed, and its shade goes round it with th
   await page.getByRole('button', { name: 'Add a place' }).click()
   const form = page.getByTestId('place-form')
   await form.getByRole('button', { name: 'Keep it' }).click()
-  await expect(form.getByRole('alert')).toHaveText('Tap the chart where the place is.')
+  await expect(form.locator('p[role=alert]')).toHaveText('Tap the chart where the place is.')
   const map = (await page.getByRole('application').boundingBox())!
   await page.mouse.click(map.x + map.width * 0.62, map.y + map.height * 0.42)
   await expect(page.getByTestId('spot')).toHaveText('Tap the chart again to move it.')
   await form.getByRole('combobox', { name: 'kind' }).click({ force: true })
   await page.getByRole('option', { name: 'dock' }).click()
   await form.getByRole('button', { name: 'Keep it' }).click()
-  await expect(form.getByRole('alert')).toHaveText('The place needs a name.')
+  await expect(form.locator('p[role=alert]')).toHaveText('The place needs a name.')
   await form.getByLabel('name').fill('Heron dock')
   await form.getByLabel('deck, sq ft').fill('0')
   await form.getByLabel('deck, sq ft').blur()
   await form.getByRole('button', { name: 'Keep it' }).click()
-  await expect(form.getByRole('alert')).toHaveText('"deck" is missing or out of range.')
+  await expect(form.locator('p[role=alert]')).toHaveText('"deck" is missing or out of range.')
   await form.getByLabel('deck, sq ft').fill('600')
   await form.getByLabel('deck, sq ft').blur()
   await form.getByRole('button', { name: 'Keep it' }).click()
@@ -62,4 +69,183 @@ test('a place taken off the chart comes back by Undo, and its log with it', asyn
   await expect(ranking.getByRole('button')).toHaveCount(before)
   await ranking.getByRole('button').filter({ hasText: 'Beacon brush' }).click()
   expect(await sheet.locator('.factors').innerText()).toBe(logged)
+})
+
+/** Two hundred marks on the reservoir, at least 40 m apart. */
+function marks(): GeoItem[] {
+  const grid = pellowickGrid(20)
+  const frame = localFrame(PELLOWICK_ORIGIN)
+  const items: GeoItem[] = []
+  for (let y = 60; y < 1600 && items.length < 200; y += 52) {
+    for (let x = 60; x < 2600 && items.length < 200; x += 61) {
+      if (depthAt({ grid, x, y }) > 1.5) items.push({ shape: 'point', rings: [[frame.toLonLat(x, y)]], name: `Mark ${items.length + 1}`, properties: items.length % 3 === 0 ? { type: 'brush pile', desc: `laid by crew ${items.length}` } : {} })
+    }
+  }
+  return items
+}
+
+test('two hundred places come in from GPX, and twice the same file leaves two hundred', async ({ page, app }, info) => {
+  const file = info.outputPath('marks.gpx')
+  writeFileSync(file, writeGpx(marks()))
+  expect(readGpx(readFileSync(file, 'utf8')).items).toHaveLength(200)
+  const [{ id }] = await app.json<[{ id: string }]>('waters')
+  const places = () => app.json<{ name: string, kind: string, notes?: string, attributes: { bottomDepthM: number } }[]>(`waters/${id}/places`)
+  const before = await places()
+  await openBoard(page)
+  const bring = page.getByTestId('bring-places')
+  const brought = async () => (await places()).filter(p => p.name.startsWith('Mark '))
+  await page.getByRole('button', { name: 'Bring places in' }).click()
+  await page.getByTestId('places-file').setInputFiles(file)
+  await expect(page.getByTestId('places-read')).toContainText('200 places, 200 of them on this water')
+  const twins = 200 - Number(/Keep (\d+) new/.exec(await bring.getByRole('button', { name: /^Keep \d+ new$/ }).innerText())![1])
+  await bring.getByLabel(/that the file gives no kind are/).selectOption('point')
+  if (twins > 0) await bring.getByLabel('keep both').check()
+  await bring.getByRole('button', { name: 'Keep 200 new' }).click()
+  await expect(page.getByTestId('places-kept')).toContainText('200 new')
+  expect(await brought()).toHaveLength(200)
+  const first = (await brought()).find(p => p.name === 'Mark 1')!
+  expect(first).toMatchObject({ kind: 'brush', notes: 'laid by crew 0' })
+  expect(first.attributes.bottomDepthM).toBeGreaterThan(1)
+  expect((await brought()).find(p => p.name === 'Mark 2')!.kind).toBe('point')
+
+  await page.getByTestId('places-file').setInputFiles(file)
+  await expect(bring.getByText(/200 lie within/)).toBeVisible()
+  await bring.getByRole('button', { name: 'Merge' }).click()
+  await expect(page.getByTestId('places-kept')).toContainText('0 new, 200 merged')
+  expect(await places()).toHaveLength(before.length + 200)
+  await bring.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByTestId('counted')).toContainText(`of ${before.length + 200} places`)
+})
+
+test('the stance turns with the wind, on the sheet and on the card', async ({ page }) => {
+  await openBoard(page)
+  await page.getByTestId('ranking').getByRole('button').filter({ hasText: 'Beacon brush' }).click()
+  const words = page.getByTestId('stance-words')
+  await expect(words).toContainText(/Hold \d+ ft to the north-east of it, downwind.*Bow into the wind, SW\./)
+  const boat = page.getByTestId('boat')
+  const before = await boat.getAttribute('transform')
+  await page.getByRole('button', { name: 'Wind', exact: true }).click()
+  const compass = page.getByRole('slider', { name: 'blowing from' })
+  await compass.focus()
+  for (let i = 0; i < 40 && !/^NW /.test(await compass.getAttribute('aria-valuetext') ?? ''); i++) await compass.press('ArrowRight')
+  await page.keyboard.press('Escape')
+  await expect(words).toContainText(/to the south-east of it, downwind.*Bow into the wind, NW/)
+  expect(await boat.getAttribute('transform')).not.toBe(before)
+  await expect(page.getByTestId('wind-words')).toContainText(/from the NW/)
+  await page.getByRole('link', { name: 'Card', exact: true }).click()
+  await expect(page.getByTestId('card')).toContainText('Beacon brush')
+  await expect(page.getByTestId('card').getByTestId('stance-words')).toContainText(/Bow into the wind, NW/)
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+})
+
+test('a staggered line says which step is on, two places stand side by side, and a lower one says why not first', async ({ page }) => {
+  await openBoard(page)
+  const ranking = page.getByTestId('ranking')
+  await ranking.getByRole('button').filter({ hasText: 'Kiln brush, step 2' }).click()
+  const steps = page.getByTestId('steps')
+  await expect(steps.getByRole('button')).toHaveCount(4)
+  const shares = (await steps.locator('strong').allInnerTexts()).map(Number.parseFloat)
+  expect(Math.abs(shares.reduce((a, b) => a + b, 0) - 100)).toBeLessThanOrEqual(2)
+  await steps.getByRole('button', { name: /step 4/ }).click()
+  const sheet = page.getByTestId('place-sheet')
+  await expect(sheet.getByRole('heading', { name: 'Kiln brush, step 4 of 4' })).toBeVisible()
+  await expect(page.getByTestId('why-not')).toContainText(/: .*; at /)
+  const other = await sheet.getByLabel('Compare with').locator('option').nth(1).innerText()
+  await sheet.getByLabel('Compare with').selectOption({ index: 1 })
+  await expect(page).toHaveURL(/compare=/)
+  const compare = page.getByTestId('compare')
+  await expect(compare).toContainText(other.replace(/^\d+\. /, '').trim())
+  await expect(compare.getByRole('row')).toHaveCount(13)
+  await page.goBack()
+  await expect(sheet).toBeVisible()
+})
+
+test('unfished ground off the chart stands in the list and can be kept; the filters are in the address', async ({ page }) => {
+  await openBoard(page)
+  const ranking = page.getByTestId('ranking')
+  const before = await ranking.getByRole('button').count()
+  await page.getByRole('button', { name: 'unfished ground' }).click()
+  await expect(page).toHaveURL(/ground=1/)
+  const ground = ranking.getByRole('button').filter({ hasText: 'nobody has kept it' })
+  await expect(ground.first()).toBeVisible({ timeout: 45_000 })
+  const name = (await ground.first().locator('.name').innerText()).split('\n')[0]!
+  await ground.first().click()
+  await page.getByRole('button', { name: 'keep it as a place' }).click()
+  await expect(page.getByRole('button', { name: 'take off the chart' })).toBeVisible()
+  await expect(page.getByTestId('place-sheet').getByRole('heading', { name })).toBeVisible()
+  await page.getByRole('button', { name: 'all places' }).click()
+  await page.getByRole('button', { name: 'unfished ground' }).click()
+  await expect(ranking.getByRole('button')).toHaveCount(before + 1)
+  await page.getByRole('button', { name: 'in the lee', exact: true }).click()
+  await expect(page).toHaveURL(/lee=1/)
+  const lee = await ranking.getByRole('button').count()
+  expect(lee).toBeGreaterThan(0)
+  expect(lee).toBeLessThan(before)
+  await supposeWind(page, 16)
+  await page.getByLabel('Fish', { exact: true }).selectOption('whiteBass')
+  await expect(page).toHaveURL(/fish=whiteBass/)
+  await page.reload()
+  await expect(page.getByLabel('Fish', { exact: true })).toHaveValue('whiteBass')
+  await expect(page.getByRole('button', { name: 'in the lee', exact: true })).toHaveAttribute('aria-pressed', 'true')
+})
+
+test('pictures of a place are kept without what the camera wrote, and thrown away again', async ({ page, app }, info) => {
+  const file = info.outputPath('brush.jpg')
+  writeFileSync(file, await sharp({ create: { width: 2400, height: 1200, channels: 3, background: '#446644' } }).withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '40/1 12/1 0/1' } }).jpeg().toBuffer())
+  const wrong = info.outputPath('notes.txt')
+  writeFileSync(wrong, 'no picture')
+  await openBoard(page)
+  await page.getByTestId('ranking').getByRole('button').filter({ hasText: 'Beacon brush' }).click()
+  const photos = page.getByTestId('photos')
+  await photos.locator('input').setInputFiles(file)
+  await expect(photos.getByRole('img')).toHaveCount(1)
+  const address = await photos.getByRole('img').getAttribute('src')
+  const facts = await sharp(Buffer.from(await (await fetch(`${app.url}${address}`)).arrayBuffer())).metadata()
+  expect(facts).toMatchObject({ format: 'webp', width: 1600, height: 800 })
+  expect(facts.exif).toBeUndefined()
+  await photos.locator('input').setInputFiles(wrong)
+  await expect(photos.getByRole('alert')).toContainText('notes.txt is no JPEG, PNG or WebP')
+  await page.reload()
+  await expect(photos.getByRole('img')).toHaveCount(1)
+  await photos.getByRole('button', { name: 'throw away' }).click()
+  await expect(photos.getByRole('img')).toHaveCount(0)
+})
+
+test('a weed edge is drawn as a line, corner by corner, and current runs by the timetable', async ({ page, app }) => {
+  await openBoard(page)
+  await page.getByRole('button', { name: 'Add a place' }).click()
+  const form = page.getByTestId('place-form')
+  await form.getByRole('combobox', { name: 'kind' }).click({ force: true })
+  await page.getByRole('option', { name: 'weed edge' }).click()
+  await form.getByRole('combobox', { name: 'drawn as' }).click({ force: true })
+  await page.getByRole('option', { name: 'a line' }).click()
+  const map = (await page.getByRole('application').boundingBox())!
+  const tap = (x: number, y: number) => page.mouse.click(map.x + map.width * x, map.y + map.height * y)
+  await tap(0.5, 0.42)
+  await expect(page.getByTestId('spot')).toHaveText('1 corner; tap the next one.')
+  await form.getByLabel('name').fill('Drawn weed')
+  await form.getByRole('button', { name: 'Keep it' }).click()
+  await expect(form.locator('p[role=alert]')).toHaveText('Tap 2 corners at least.')
+  await tap(0.56, 0.43)
+  await expect(page.getByTestId('spot')).toHaveText('2 corners; tap the next one.')
+  await tap(0.62, 0.44)
+  await expect(page.getByTestId('spot')).toHaveText('3 corners; tap the next one.')
+  await form.getByRole('button', { name: 'Take the last corner back' }).click()
+  await expect(page.getByTestId('spot')).toHaveText('2 corners; tap the next one.')
+  await form.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByTestId('place-sheet').getByRole('heading', { name: 'Drawn weed' })).toBeVisible()
+  const [{ id }] = await app.json<[{ id: string }]>('waters')
+  const kept = (await app.json<{ name: string, shape?: { type: string, coordinates: unknown[] } }[]>(`waters/${id}/places`)).find(p => p.name === 'Drawn weed')!
+  expect(kept.shape).toMatchObject({ type: 'LineString' })
+  expect(kept.shape!.coordinates).toHaveLength(2)
+
+  await page.getByRole('button', { name: 'all places' }).click()
+  await page.getByTestId('ranking').getByRole('button').filter({ hasText: 'Dam riprap' }).click()
+  const releases = page.getByTestId('releases')
+  await expect(releases).toContainText('It stands still at 06:4')
+  await hour(page, /^08:00$/)
+  await expect(releases).toContainText('It runs at 08:00')
+  await releases.getByRole('button', { name: 'take out' }).first().click()
+  await expect(releases).toContainText('It stands still at 08:00')
 })

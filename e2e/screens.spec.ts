@@ -11,6 +11,7 @@ const paper = (page: Page, ground: 'day' | 'night') => page.addInitScript(value 
 
 for (const ground of ['day', 'night'] as const) {
   test(`no serious accessibility fault at the desk by ${ground}`, async ({ page }) => {
+    test.slow()
     await paper(page, ground)
     await openBoard(page)
     expect(await findings(page), 'board').toEqual([])

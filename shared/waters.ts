@@ -1,6 +1,5 @@
 import type { Species } from '../core/fish/species'
 import type { LoggedDepth } from '../core/school/depthBelief'
-import type { PlaceRecord } from '../core/place/scorePlace'
 import type { EntryBodies } from '../core/school/entries'
 
 export interface WaterSummary {
@@ -30,18 +29,18 @@ export interface Water extends WaterSummary {
 export interface RecordedSchool extends Omit<LoggedDepth, 'ageDays'> {
   at: string
   placeId: string | null
+  /** most of its fish; null while none was named */
+  species: Species | null
 }
 
 export interface WaterRecord {
   readings: { at: string, body: EntryBodies['conditions'] }[]
-  /** by place id, of crappie and fish not named; restDays is left to the reader, who knows the hour asked about */
-  places: Record<string, Omit<PlaceRecord, 'restDays'> & { lastVisitAt: string | null }>
   /** names of places taken off the chart, for what was logged there */
   goneNames: Record<string, string>
   schools: RecordedSchool[]
   /** effort by the time it began, for when and where fish feed */
-  visits: { at: string, placeId: string | null, minutes: number }[]
-  catches: { at: string, placeId: string | null, species: Species | null }[]
+  visits: { at: string, leftAt: string | null, placeId: string | null, minutes: number }[]
+  catches: { at: string, placeId: string | null, species: Species | null, depthM: number | null }[]
 }
 
 export interface TripSummary {

@@ -1,5 +1,6 @@
 import Joi from 'joi'
 import { WEATHER_RANGE, type WeatherField } from '../core/season/weather'
+import type { Release } from '../core/place/releases'
 import { PHASES, type Phase } from '../core/season/phases'
 import { SEASON_FISH, type SeasonFish } from '../core/season/seasons'
 import { instant } from './journal'
@@ -62,7 +63,10 @@ export interface PartNote {
 /** A phase's water as the angler has set it for this water, °C. */
 export interface PriorNote { fish: SeasonFish, phase: Phase, fromC: number, toC: number }
 
-export interface SeasonNotes { parts: PartNote[], priors: PriorNote[] }
+/** What the angler knows of a water's year: its parts, its phases, and when water is let through. */
+export interface SeasonNotes { parts: PartNote[], priors: PriorNote[], releases: Release[] }
+
+const clock = Joi.string().pattern(/^([01]\d|2[0-3]):[0-5]\d$/)
 
 export const seasonNotesSchema = Joi.object<SeasonNotes>({
   parts: Joi.array().max(200).items(Joi.object<PartNote>({
@@ -72,4 +76,5 @@ export const seasonNotesSchema = Joi.object<SeasonNotes>({
   priors: Joi.array().max(200).items(Joi.object<PriorNote>({
     fish: Joi.valid(...SEASON_FISH), phase: Joi.valid(...PHASES), fromC: Joi.number().min(-2).max(40), toC: Joi.number().max(45).greater(Joi.ref('fromC')),
   })),
+  releases: Joi.array().max(50).items(Joi.object<Release>({ weekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().min(1), from: clock, to: clock.disallow(Joi.ref('from')) })),
 })

@@ -15,7 +15,7 @@ const DAYS_BEFORE = [
 const THIS_MORNING: EntryBodies['conditions'] = { waterC: 12.2, secchiM: 0.76, windMS: 4, windFromDeg: 225, sky: 'broken' }
 
 /** The fishes' own law in the stand-in, apart from any advice: how much of an hour's luck a kind of place has in the cool spring. */
-const LUCK: Record<Place['kind'], number> = { brush: 2.8, timber: 1.6, dock: 1.1, weedEdge: 1.6, reedStubble: 1.3, breakEdge: 2.2, hump: 0.8, point: 1.2 }
+const LUCK: Partial<Record<Place['kind'], number>> = { brush: 2.8, timber: 1.6, dock: 1.1, weedEdge: 1.6, reedStubble: 1.3, breakEdge: 2.2, hump: 0.8, point: 1.2 }
 
 /** In cool water nobody starts in the shallows, and the fish hang no higher than this, m. */
 const SHALLOWEST_VISIT_M = 2
@@ -67,7 +67,7 @@ export function pastTrips(options: PastTripsOptions): Entry[] {
       })
       write(tripId, arrived.plus({ minutes: 5 }), 'rig', { family: 'castJig', headKg: 0.000886, bodyLengthM: 0.0381, bodyName: 'Slim, 1½ in', lineDiameterM: 0.00018, stopM: null })
       const minutes = 25 + Math.floor(random() * 50)
-      const expected = LUCK[place.kind] * (minutes / 60)
+      const expected = (LUCK[place.kind] ?? 1) * (minutes / 60)
       let caught = 0
       for (let m = 8; m < minutes; m += 6) {
         if (random() >= expected * (6 / minutes) * 1.1) continue

@@ -38,7 +38,7 @@ export function useWaterMap(host: Ref<HTMLElement | null>, { padding, layers, ba
     map.value = new OlMap({
       target: host.value!,
       layers: bare ? layers : [ground, ...layers],
-      view: new View({ projection: mapPlane, extent: [x0 - margin, y0 - margin, x0 + cols * cellM + margin, y0 + rows * cellM + margin], minResolution: 0.25, maxResolution: 12, enableRotation: false, constrainOnlyCenter: true }),
+      view: new View({ projection: mapPlane, extent: [x0 - margin, y0 - margin, x0 + cols * cellM + margin, y0 + rows * cellM + margin], minResolution: 0.04, maxResolution: 12, enableRotation: false, constrainOnlyCenter: true }),
       controls: [new Zoom({ className: 'ol-zoom notebook-zoom' }), new ScaleLine({ units: session.units === 'us' ? 'us' : 'metric', minWidth: 90 })],
       keyboardEventTarget: host.value!,
     })

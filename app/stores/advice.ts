@@ -1,20 +1,14 @@
 import { defineStore } from 'pinia'
-import { scorePlace, type PlaceScore } from '../../core/place/scorePlace'
-import { placeReasons, type Reason } from '../../core/place/placeReason'
 import type { Place } from '../../core/place/kinds'
 import { missingFromBox, rigFor, type RigAdvice, type RigOptions } from '../../core/rig/rigFor'
-import type { SeasonFish } from '../../core/season/seasons'
+import { seasonOf, type SeasonFish } from '../../core/season/seasons'
 import { depthBelief, type DepthBelief, type LoggedDepth } from '../../core/school/depthBelief'
 import { comfortBand } from '../../core/season/comfort'
 import type { PhaseShare } from '../../core/season/phaseProbabilities'
-import { lightActivity, shadowStrength } from '../../core/season/sun'
-import { depthAt, effectiveFetch } from '../../core/water/depthGrid'
 import { lightAtDepth, depthOfLight, maxPlantDepth } from '../../core/water/light'
-import { waveHeight } from '../../core/water/waveHeight'
 import { useConditions } from './conditions'
 import { usePhases } from './phases'
 import { useSeason } from './season'
-import { useSession } from './session'
 import { useTackle } from './tackle'
 import { useWater } from './water'
 
@@ -24,29 +18,28 @@ const LAYERED_C = 2
 /** Below this share of the surface light a bait is a dim shape. */
 const DIM_SHARE = 0.05
 
-export interface RankedPlace {
-  place: Place
-  rank: number
-  /** part of the lake it lies in */
-  part: number
-  score: PlaceScore
-  reasons: Reason[]
-  belief: DepthBelief
-  fetchM: number
-  waveM: number
-}
-
 /** What core says about the conditions on show: phases, depths, ranked places, light. Only wiring; no figure is made here. */
 export const useAdvice = defineStore('advice', () => {
   const conditions = useConditions()
   const waters = useWater()
-  const session = useSession()
   const tackle = useTackle()
   const season = useSeason()
   const phaseStore = usePhases()
 
-  /** The board is for crappie. */
-  const FISH = 'crappie'
+  /** Whom the advice is for: the fish that was chosen for this water, else the one most caught in it. */
+  const chosenFish = ref<Record<string, SeasonFish>>({})
+  const mostCaught = computed<SeasonFish>(() => {
+    const counts = new Map<SeasonFish, number>()
+    for (const { species } of waters.record.catches) {
+      const kind = species && seasonOf(species)
+      if (kind) counts.set(kind, (counts.get(kind) ?? 0) + 1)
+    }
+    return [...counts].reduce<[SeasonFish, number]>((best, c) => (c[1] > best[1] ? c : best), ['crappie', 0])[0]
+  })
+  const fish = computed<SeasonFish>(() => chosenFish.value[waters.water?.id ?? ''] ?? mostCaught.value)
+  function chooseFish(kind: SeasonFish) {
+    chosenFish.value = { ...chosenFish.value, [waters.water?.id ?? '']: kind }
+  }
   /** How a part of the lake differs from the main basin, as the model has it, °C. */
   function warmerIn(part: number): number {
     const [here, basin] = [season.partCAt(part, conditions.atMs), season.partCAt(0, conditions.atMs)]
@@ -72,11 +65,11 @@ export const useAdvice = defineStore('advice', () => {
     return model === null ? 0 : conditions.now.waterC - model
   })
   /** Phases of the main basin first, then of each bay. */
-  const partPhases = computed(() => Array.from({ length: Math.max(1, season.parts.length) }, (_, part) => phasesOf(FISH, part)))
+  const partPhases = computed(() => Array.from({ length: Math.max(1, season.parts.length) }, (_, part) => phasesOf(fish.value, part)))
   const phases = computed(() => partPhases.value[0]!)
   const phase = computed(() => phases.value[0]!.phase)
 
-  const logged = computed<LoggedDepth[]>(() => waters.record.schools.map(s => ({
+  const logged = computed<LoggedDepth[]>(() => waters.record.schools.filter(s => s.species === null || seasonOf(s.species) === fish.value).map(s => ({
     ...s, ageDays: Math.max(0, (conditions.atMs - Date.parse(s.at)) / DAY_MS),
   })))
 
@@ -87,52 +80,21 @@ export const useAdvice = defineStore('advice', () => {
   const belief = computed(() => (waters.deepestM > 0 ? beliefIn(waters.deepestM) : null))
   /** Where fish of a part should hang, were it as deep as the lake. */
   const partBeliefs = computed(() => (waters.deepestM > 0 ? partPhases.value.map((_, part) => beliefIn(waters.deepestM, part)) : []))
-  /** The surface layer of a layered lake, and where in it crappie are at ease; null while it is mixed. */
+  /** The surface layer of a layered lake, and where in it the fish are at ease; null while it is mixed. */
   const layer = computed(() => {
     const layers = season.layersAt(conditions.atMs)
     if (!layers || layers.layerM >= waters.deepestM || Math.abs(layers.surfaceC - layers.belowC) < LAYERED_C) return null
-    return { ...layers, comfort: comfortBand({ fish: FISH, ...layers, deepestM: waters.deepestM }) }
+    return { ...layers, comfort: comfortBand({ fish: fish.value, ...layers, deepestM: waters.deepestM }) }
   })
 
   const weedM = computed(() => maxPlantDepth({ secchiM: conditions.now.secchiM }).depthM)
   const dimM = computed(() => depthOfLight({ secchiM: conditions.now.secchiM, share: DIM_SHARE }).depthM)
   const lightAt = (depthM: number) => lightAtDepth({ secchiM: conditions.now.secchiM, depthM }).share
 
-  const ranked = computed<RankedPlace[]>(() => {
-    const { grid, frame } = waters
-    // Places are ranked once the water's year is known: a list that reorders itself under the finger is worse than a short wait.
-    if (!grid || !frame || !season.settled) return []
-    const { windMS, windFromDeg, sky } = conditions.now
-    const { altitudeDeg } = conditions.sun
-    return waters.places.map((place) => {
-      const at = frame.toLocal(place.lonDeg, place.latDeg)
-      const fetchM = effectiveFetch({ grid, ...at, windFromDeg })
-      const depthM = depthAt({ grid, ...at })
-      const waveM = waveHeight({ windMS, fetchM, depthM: Number.isNaN(depthM) ? place.attributes.bottomDepthM : Math.max(0.3, depthM) }).heightM
-      const own = waters.record.places[place.id]
-      const part = Math.max(0, season.partAt(at))
-      const placeBelief = beliefIn(place.attributes.bottomDepthM, part)
-      const warmerC = warmerIn(part)
-      const score = scorePlace({
-        // Depth is judged against the whole lake's belief: fish that should be deeper than a place are not at it.
-        place, phases: partPhases.value[part]!, belief: partBeliefs.value[part]!, windMS, fetchM, waveM, waterC: conditions.now.waterC + warmerC, warmerC,
-        waveLimitM: session.angler?.waveLimitM ?? 0.3,
-        shadow: shadowStrength({ altitudeDeg, sky }),
-        activity: lightActivity({ altitudeDeg, sky }),
-        record: {
-          catches: own?.catches ?? 0, effortHours: own?.effortHours ?? 0, visits: own?.visits ?? 0,
-          restDays: own?.lastVisitAt ? Math.max(0, (conditions.atMs - Date.parse(own.lastVisitAt)) / DAY_MS) : null,
-        },
-      })
-      return { place, part, score, belief: placeBelief, fetchM, waveM, reasons: placeReasons(score, session.units), rank: 0 }
-    }).sort((a, b) => b.score.ratePerHour - a.score.ratePerHour).map((r, i) => ({ ...r, rank: i + 1 }))
-  })
-  const rankedById = (id: string | null) => ranked.value.find(r => r.place.id === id) ?? null
-
   const boxLacks = computed(() => missingFromBox(tackle.box))
 
   /** A rig for a place; null while the box cannot make one. */
-  function rigAt(ranking: RankedPlace, wish?: RigOptions['wish']): RigAdvice | null {
+  function rigAt(ranking: { place: Place, part: number, belief: DepthBelief }, wish?: RigOptions['wish']): RigAdvice | null {
     if (boxLacks.value) return null
     return rigFor({
       place: ranking.place, belief: ranking.belief, phase: (partPhases.value[ranking.part] ?? phases.value)[0]!.prior, box: tackle.box, wish,
@@ -140,5 +102,5 @@ export const useAdvice = defineStore('advice', () => {
     })
   }
 
-  return { phases, phase, partPhases, phasesOf, offModelC, belief, layer, weedM, dimM, lightAt, ranked, rankedById, boxLacks, rigAt }
+  return { fish, chooseFish, phases, phase, partPhases, partBeliefs, beliefIn, warmerIn, phasesOf, offModelC, belief, layer, weedM, dimM, lightAt, boxLacks, rigAt }
 })

@@ -28,6 +28,9 @@ const UNREAD: Omit<WhatIf, 'hour' | 'day'> = { waterC: 15, trendCPerWeek: 0, sec
 const SKY_HOLDS_MS = 3 * 3_600_000
 const WATER_HOLDS_MS = 6 * 3_600_000
 
+/** Advice moves on in steps of this much: a figure that flickers under the finger is worse than one five minutes old. */
+const STEADY_MS = 5 * 60_000
+
 /** Where a figure comes from. */
 export type Source = 'read' | 'model' | 'forecast' | 'usual' | 'unread'
 
@@ -43,7 +46,7 @@ export const useConditions = defineStore('conditions', () => {
   /** The instant asked about: now, or the what-if's day and hour. */
   const atMs = computed(() => {
     const { day, hour } = whatIf.value
-    if (day === undefined && hour === undefined) return session.nowMs
+    if (day === undefined && hour === undefined) return Math.ceil(session.nowMs / STEADY_MS) * STEADY_MS
     const start = (day === undefined ? clock.value : DateTime.fromISO(day, { zone: zone.value })).startOf('day')
     const minutes = hour === undefined ? clock.value.hour * 60 + clock.value.minute : Math.round(hour * 60)
     return start.set({ hour: Math.min(23, Math.trunc(minutes / 60)), minute: minutes >= 1440 ? 59 : minutes % 60 }).toMillis()

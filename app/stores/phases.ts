@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { phaseProbabilities, type PhaseShare } from '../../core/season/phaseProbabilities'
 import type { PhasePrior } from '../../core/season/phases'
 import { phaseShift, shiftedSeason } from '../../core/season/phaseShift'
-import { SEASONS, type SeasonFish } from '../../core/season/seasons'
+import { SEASONS, seasonOf, type SeasonFish } from '../../core/season/seasons'
 import { phasesByDay, spawnedByDay } from '../../core/season/seasonYear'
 import { useSeason } from './season'
 import { useWater } from './water'
@@ -17,7 +17,7 @@ export const usePhases = defineStore('phases', () => {
   /** Where the angler's own schools say that crappie's phases run cooler or warmer here. */
   const shift = computed(() => phaseShift({
     season: SEASONS.crappie, latDeg: waters.water?.latDeg ?? 40,
-    evidence: waters.record.schools.flatMap((s) => {
+    evidence: waters.record.schools.filter(s => s.species === null || seasonOf(s.species) === 'crappie').flatMap((s) => {
       const atMs = Date.parse(s.at)
       const d = year.dayIndexAt(atMs)
       const trendCPerWeek = year.trendAt(0, atMs)

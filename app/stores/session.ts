@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { Angler } from '../../shared/angler'
+import type { Angler, AnglerSettings } from '../../shared/angler'
 import { api } from '../utils/api'
 
 const TICK_MS = 10_000
@@ -43,15 +43,15 @@ export const useSession = defineStore('session', () => {
   }
 
   /** Shown at once, and taken back if the server does not keep it. */
-  async function set(change: Partial<Pick<Angler, 'units' | 'waveLimitM'>>) {
+  async function set(change: Partial<AnglerSettings>) {
     const before = angler.value
     if (!before) return
     angler.value = { ...before, ...change }
     try {
-      await api<Pick<Angler, 'units' | 'waveLimitM'>>('me', { method: 'PATCH', body: change })
+      await api<AnglerSettings>('me', { method: 'PATCH', body: change })
     }
     catch (error) {
-      angler.value = { ...angler.value, units: before.units, waveLimitM: before.waveLimitM }
+      angler.value = before
       throw error
     }
   }

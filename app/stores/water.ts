@@ -21,7 +21,7 @@ export const useWater = defineStore('water', () => {
   /** a supposed height of the pool over the reference, m; null: as read */
   const supposedPoolM = ref<number | null>(null)
   const places = shallowRef<Place[]>([])
-  const record = shallowRef<WaterRecord>({ readings: [], places: {}, goneNames: {}, schools: [], visits: [], catches: [] })
+  const record = shallowRef<WaterRecord>({ readings: [], goneNames: {}, schools: [], visits: [], catches: [] })
   const problem = ref<string | null>(null)
 
   /** Height of the pool over the chart's reference level today, m; null when no level was ever read. */
@@ -33,6 +33,8 @@ export const useWater = defineStore('water', () => {
   /** The depths as they are with today's pool, or the supposed one: what everything else reads. */
   const grid = computed(() => (chart.value ? atPoolLevel(chart.value, poolM.value) : null))
 
+  /** Names the chart with its pool: what was read off it holds while this stays. */
+  const chartKey = computed(() => `${water.value?.gridTag ?? ''} ${poolM.value.toFixed(2)}`)
   const frame = computed(() => (water.value ? localFrame(water.value) : null))
   const deepestM = computed(() => (grid.value ? deepest(grid.value) : 0))
 
@@ -80,6 +82,12 @@ export const useWater = defineStore('water', () => {
     const kept = await api<Place>(`waters/${water.value!.id}/places/${place.id}`, { method: 'PUT', body: place })
     places.value = [...places.value.filter(p => p.id !== kept.id), kept].sort((a, b) => a.name.localeCompare(b.name))
   }
+  /** Keeps many places at once: all or none. */
+  async function keepPlaces(list: readonly Place[]) {
+    const kept = await api<Place[]>(`waters/${water.value!.id}/places/batch`, { method: 'POST', body: { places: list } })
+    const ids = new Set(kept.map(p => p.id))
+    places.value = [...places.value.filter(p => !ids.has(p.id)), ...kept].sort((a, b) => a.name.localeCompare(b.name))
+  }
   /** Takes a place off the chart; what was logged there stays. */
   async function removePlace(id: string) {
     await api<{ id: string }>(`waters/${water.value!.id}/places/${id}`, { method: 'DELETE' })
@@ -93,5 +101,5 @@ export const useWater = defineStore('water', () => {
     supposedPoolM.value = null
   }
 
-  return { list, water, grid, places, record, problem, frame, deepestM, levels, poolM, readPoolM, supposedPoolM, loadList, load, refreshRecord, addReadings, setLevels, placeById, placeName, keepPlace, removePlace }
+  return { list, water, chartKey, grid, places, record, problem, frame, deepestM, levels, poolM, readPoolM, supposedPoolM, loadList, load, refreshRecord, addReadings, setLevels, placeById, placeName, keepPlace, keepPlaces, removePlace }
 })

@@ -15,7 +15,7 @@ export const useWeather = defineStore('weather', () => {
   const waters = useWater()
   const series = shallowRef<Weather | null>(null)
   const state = shallowRef<WeatherState | null>(null)
-  const notes = shallowRef<SeasonNotes>({ parts: [], priors: [] })
+  const notes = shallowRef<SeasonNotes>({ parts: [], priors: [], releases: [] })
   const asking = ref(false)
   const problem = ref<string | null>(null)
   const issuedMs = computed(() => (state.value?.service?.issuedAt ? Date.parse(state.value.service.issuedAt) : null))

@@ -23,8 +23,11 @@ export async function api<T>(path: string, { method = 'GET', body }: { method?: 
 }
 
 /** Sends bytes, as `api` sends JSON. */
-export async function apiSend<T>(path: string, bytes: Uint8Array): Promise<T> {
-  const response = await fetch(`/api/${path}`, { method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: bytes as Uint8Array<ArrayBuffer> })
+export const apiSend = <T>(path: string, bytes: Uint8Array) => apiSendAs<T>(path, bytes, 'application/octet-stream')
+
+/** Sends bytes of a type of their own, such as a picture's. */
+export async function apiSendAs<T>(path: string, bytes: Uint8Array, type: string): Promise<T> {
+  const response = await fetch(`/api/${path}`, { method: 'POST', headers: { 'Content-Type': type }, body: bytes as Uint8Array<ArrayBuffer> })
   if (!response.ok) throw await refusal(response)
   return await response.json() as T
 }

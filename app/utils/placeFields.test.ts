@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { firstGuess } from '../../core/place/firstGuess'
 import { PLACE_KINDS, type Place } from '../../core/place/kinds'
 import { placeSchema } from '../../shared/places'
 import { check } from '../../shared/validate'
-import { firstGuess, PLACE_FIELDS } from './placeFields'
+import { PLACE_FIELDS } from './placeFields'
 
 const place = (kind: Place['kind'], attributes: unknown) => ({ id: '0198a1f0-0000-7000-8000-000000000000', name: 'X', kind, lonDeg: 0, latDeg: 0, attributes })
 

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink'
 import { readAny, type FileContents, type ReadAnyOptions } from '../../core/formats/readAny'
+import { readPlaces, type PlacesRead } from '../../core/formats/readPlaces'
 import { buildChart, type Chart } from '../../core/water/buildChart'
 import { depthAreas, type DepthArea } from '../../core/water/contourLines'
 import { deepest, type DepthGrid } from '../../core/water/depthGrid'
@@ -13,6 +14,9 @@ import type { Ring } from '../../core/water/rasterise'
 const api = {
   read(name: string, text: string, options: ReadAnyOptions): FileContents {
     return readAny(name, text, options)
+  },
+  places(name: string, text: string): PlacesRead {
+    return readPlaces(name, text)
   },
   clean(soundings: Float64Array, outer: Ring | null): Uint8Array {
     return cleanSoundings({ soundings, inside: outer ? (x, y) => insideRing(outer, x, y) : undefined })

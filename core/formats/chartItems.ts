@@ -31,6 +31,16 @@ export function featureItems({ features, roads }: Pick<WaterReading, 'features' 
   ]
 }
 
+/** Places as points, or as the lines and outlines they are: kind, words and figures by their own names, so that `readPlaces` can give them back. */
 export function placeItems(places: readonly Place[]): GeoItem[] {
-  return places.map(p => ({ shape: 'point', rings: [[rounded(p)]], name: p.name, properties: { type: p.kind, desc: placeKindName(p.kind) } }))
+  return places.map(({ name, kind, shape, notes, attributes, ...at }) => ({
+    shape: shape === undefined ? 'point' : shape.type === 'LineString' ? 'line' : 'polygon',
+    rings: shape === undefined
+      ? [[rounded(at)]]
+      : shape.type === 'LineString' ? [shape.coordinates.map(corner)] : shape.coordinates.map(ring => ring.slice(0, -1).map(corner)),
+    name, properties: { ...plain(attributes), type: kind, desc: notes ?? placeKindName(kind) },
+  }))
 }
+
+const corner = ([lonDeg, latDeg]: [number, number]): LonLat => ({ lonDeg, latDeg })
+const plain = (attributes: Place['attributes']): GeoItem['properties'] => Object.fromEntries(Object.entries(attributes).filter(([, v]) => v !== undefined))

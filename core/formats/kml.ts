@@ -12,6 +12,8 @@ export function readKml(text: string): ReadResult<GeoItem> {
   descendants(root, 'Placemark').forEach((mark, i) => {
     const name = textOf(mark, 'name')
     const properties: GeoItem['properties'] = Object.fromEntries(descendants(mark, 'Data').flatMap(d => (d.attributes.name === undefined ? [] : [[d.attributes.name, textOf(d, 'value') ?? '']])))
+    const description = textOf(mark, 'description')
+    if (description !== null && properties.desc === undefined) properties.desc = description
     const where = `placemark ${i + 1}${name ? ` (${name.slice(0, 40)})` : ''}`
     const before = tally.items.length
     const add = (shape: GeoItem['shape'], rings: (LonLat[] | string)[], fewest: number) => {

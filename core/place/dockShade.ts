@@ -6,7 +6,7 @@ import { shadeOutline, type PlanPoint } from './shadeOutline'
 
 /** Something over the water that throws shade. The plan's origin is the middle of the dock's outer edge, x east, y north, m. */
 export interface ShadePart {
-  what: 'deck' | 'roof'
+  what: 'deck' | 'roof' | 'boat'
   outline: PlanPoint[]
   heightM: number
 }
@@ -25,17 +25,31 @@ const LONG_TO_WIDE = 1.5
 const ROOF_OVER_DECK_M = 2.4
 const RAD = Math.PI / 180
 
-/** Deck and roof of a dock as outlines: a rectangle of its area that runs back from the outer edge, away from where it faces. */
-export function dockParts({ deckAreaM2, deckHeightM, roofed, facingDeg }: PlaceAttributes['dock']): ShadePart[] {
+/** A moored boat beside a dock: this wide, and its gunwale so high over the water, m. */
+const BOAT_WIDE_M = 2.2
+const BOAT_HIGH_M = 0.9
+
+/**
+ * Deck, roof and moored boat of a dock as outlines. The deck is the outline given, or else a rectangle of its area that runs back from the
+ * outer edge, away from where it faces; the boat lies along its right side.
+ * @param outline the deck's corners as drawn, in the plan's own frame
+ * @throws RangeError for an area or length that is not above 0, or a negative height
+ */
+export function dockParts({ deckAreaM2, deckHeightM, roofed, facingDeg, roofHeightM, deckLengthM, boatLengthM = 0 }: PlaceAttributes['dock'], outline: readonly PlanPoint[] = []): ShadePart[] {
   requireNumber('deckAreaM2', deckAreaM2, POSITIVE)
   requireNumber('facingDeg', facingDeg)
-  const long = Math.sqrt(deckAreaM2 * LONG_TO_WIDE)
+  const long = requireNumber('deckLengthM', deckLengthM ?? Math.sqrt(deckAreaM2 * LONG_TO_WIDE), POSITIVE)
   const half = deckAreaM2 / long / 2
   const [ox, oy] = [Math.sin(facingDeg * RAD), Math.cos(facingDeg * RAD)]
   const corner = (out: number, right: number): PlanPoint => ({ x: out * ox + right * oy, y: out * oy - right * ox })
-  const outline = [corner(0, -half), corner(0, half), corner(-long, half), corner(-long, -half)]
-  const deck: ShadePart = { what: 'deck', outline, heightM: requireNumber('deckHeightM', deckHeightM, NOT_NEGATIVE) }
-  return roofed ? [deck, { what: 'roof', outline, heightM: deckHeightM + ROOF_OVER_DECK_M }] : [deck]
+  const drawn = outline.length >= 3 ? [...outline] : [corner(0, -half), corner(0, half), corner(-long, half), corner(-long, -half)]
+  const parts: ShadePart[] = [{ what: 'deck', outline: drawn, heightM: requireNumber('deckHeightM', deckHeightM, NOT_NEGATIVE) }]
+  if (roofed) parts.push({ what: 'roof', outline: drawn, heightM: requireNumber('roofHeightM', roofHeightM ?? deckHeightM + ROOF_OVER_DECK_M, NOT_NEGATIVE) })
+  if (requireNumber('boatLengthM', boatLengthM, NOT_NEGATIVE) > 0) {
+    const beside = Math.max(...drawn.map(p => p.x * oy - p.y * ox))
+    parts.push({ what: 'boat', heightM: BOAT_HIGH_M, outline: [corner(0, beside), corner(0, beside + BOAT_WIDE_M), corner(-boatLengthM, beside + BOAT_WIDE_M), corner(-boatLengthM, beside)] })
+  }
+  return parts
 }
 
 /** Below this the sun's glance throws a shade so long and faint that it holds nothing, degrees. */

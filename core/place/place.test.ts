@@ -5,7 +5,8 @@ import { PHASES } from '../season/phases'
 import { phaseOf } from '../season/seasons'
 import { coverTop, PLACE_KINDS, placeKindName, placeKindPlural, type Place, type PlaceKind, type PlaceOf } from './kinds'
 import { placeReason, placeReasons } from './placeReason'
-import { scorePlace, type Factor, type PlaceScore, type ScoreOptions } from './scorePlace'
+import type { Factor, ScoreOptions } from './placeFactors'
+import { scorePlace, type PlaceScore } from './scorePlace'
 import { standOff } from './standOff'
 import { structureFit } from './structureFit'
 
@@ -25,9 +26,9 @@ const rate = (change: Partial<ScoreOptions>) => scorePlace(at(change)).ratePerHo
 describe('scorePlace', () => {
   it('is the geometric mean of its factors, each between 0 and 1', () => {
     const { score, factors } = scorePlace(at())
-    expect(factors).toHaveLength(8)
+    expect(factors).toHaveLength(10)
     for (const f of factors) expect(f.value > 0 && f.value <= 1, f.key).toBe(true)
-    expect(score).toBeCloseTo(factors.reduce((p, f) => p * f.value, 1) ** (1 / 8), 12)
+    expect(score).toBeCloseTo(factors.reduce((p, f) => p * f.value, 1) ** (1 / 10), 12)
   })
 
   it('prefers cover in the fishes\' band to cover that is too deep or too shallow', () => {
@@ -119,7 +120,7 @@ describe('reasons', () => {
     expect(say({ key: 'rest', value: 0.9, restDays: 9.7 })).toBe('Rested 9 days')
     expect(say({ key: 'rest', value: 0.97, restDays: null })).toMatch(/Not fished yet/)
     expect(say({ key: 'record', value: 0.7, catches: 0, effortHours: 0, ratePerHour: null })).toMatch(/Nothing logged/)
-    expect(say({ key: 'record', value: 0.9, catches: 7, effortHours: 2.5, ratePerHour: 2.8 })).toBe('7 fish logged here in 2 h 30')
+    expect(say({ key: 'record', value: 0.9, catches: 7, effortHours: 2.5, ratePerHour: 2.8 })).toBe('7 fish logged here in 2 h 30, as many as expected or more')
     expect(say({ key: 'wind', value: 1, windMS: 5, fetchM: 800, blownInto: true })).toMatch(/blows in over 2,620 ft/)
     expect(say({ key: 'wind', value: 0.8, windMS: 0.5, fetchM: 10, blownInto: false })).toMatch(/Calm/)
     expect(say({ key: 'shade', value: 0.9, shadow: 0.8, deckAreaM2: 70, roofed: true })).toMatch(/roof and deck/)

@@ -1,6 +1,7 @@
-import { formatDepth, formatTemperature, formatTemperatureDifference, formatDepthBand, formatDistance, formatMinutes, type Units } from '../units/format'
+import { formatDepth, formatTemperature, formatTemperatureDifference, formatDepthBand, formatDistance, formatMinutes, formatSpeed, type Units } from '../units/format'
 import { placeKindPlural } from './kinds'
-import type { Factor, PlaceScore } from './scorePlace'
+import { STILL_MS, type Factor } from './placeFactors'
+import type { PlaceScore } from './scorePlace'
 
 export interface Reason {
   key: Factor['key']
@@ -23,6 +24,15 @@ export function placeReason(factor: Factor, units: Units): Reason {
     case 'wind':
       if (factor.blownInto) return say('for', factor, `Wind blows in over ${formatDistance(factor.fetchM, units)} of open water and packs them`)
       return say('for', factor, factor.windMS < 1.5 ? 'Calm: they spread along the whole edge' : 'In the lee: easy to hold on, less to bunch them')
+    case 'current':
+      if (factor.currentMS === null) return say('for', factor, 'No current known of here')
+      if (factor.currentMS < STILL_MS) return say('against', factor, factor.runs === 'released' ? 'No water let through at this hour: they spread out' : 'The current stands still')
+      return say('for', factor, `Current of ${formatSpeed(factor.currentMS, units)}: they tuck in tight behind cover`)
+    case 'clarity':
+      if (factor.secchiM === null) return say('for', factor, 'Clarity not read yet')
+      if (factor.verdict === 'murky') return say('against', factor, `A pale lure is seen only ${formatDepth(factor.secchiM, units)} down: scent and noise, not a quiet bait`)
+      if (factor.verdict === 'clear') return say('against', factor, `Clear to ${formatDepth(factor.secchiM, units)} over shallow ground: keep far off`)
+      return say('for', factor, `Seen ${formatDepth(factor.secchiM, units)} down: fair for a quiet bait`)
     case 'warmth': return warmthReason(factor, units)
     case 'waves':
       if (factor.over) return say('careful', factor, `Waves of ${formatDepth(factor.waveM, units)}, over your limit of ${formatDepth(factor.limitM, units)}`)
@@ -31,10 +41,11 @@ export function placeReason(factor: Factor, units: Units): Reason {
     case 'record':
       if (factor.ratePerHour === null) return say('against', factor, 'Nothing logged here yet')
       return say(factor.value >= 0.7 ? 'for' : 'against', factor,
-        `${factor.catches} fish logged here in ${formatMinutes(factor.effortHours * 60)}`)
+        `${factor.catches} fish logged here in ${formatMinutes(factor.effortHours * 60)}, ${factor.value >= 0.7 ? 'as many as expected or more' : 'fewer than expected of it'}`)
     case 'rest':
       if (factor.restDays === null) return say('for', factor, 'Not fished yet this season')
       if (factor.restDays < 1) return say('against', factor, 'Fished today: let it refill')
+      if (factor.restDays > 60) return say('for', factor, `Not fished for ${Math.round(factor.restDays / 30.4)} months`)
       return say(factor.restDays < 3 ? 'against' : 'for', factor, `Rested ${Math.floor(factor.restDays)} ${factor.restDays < 2 ? 'day' : 'days'}`)
   }
 }

@@ -39,6 +39,8 @@ export interface DepthBelief {
 const BIN_M = 0.1
 /** The prior counts for as much as this many like schools. */
 const PRIOR_SCHOOLS = 4
+/** A school less like than this says nothing that is worth the work. */
+const LEAST_WEIGHT = 0.002
 /** Soft ends of a prior band, m. */
 const BAND_EDGE_M = 0.45
 /** On a warm calm afternoon this share of pre-spawn fish slides up to lie in 2–3 ft. */
@@ -68,6 +70,7 @@ export function depthBelief({ phases, waterDepthM, waterC, secchiM, hour, windMS
   let logWeight = 0
   for (const school of logged) {
     const weight = likeness(school, { waterC, secchiM, hour })
+    if (weight < LEAST_WEIGHT) continue
     logWeight += weight
     addBand(density, [school.topM, school.bottomM], weight)
   }
@@ -76,14 +79,28 @@ export function depthBelief({ phases, waterDepthM, waterC, secchiM, hour, windMS
   return { quantiles: { p10: at(0.1), p20: at(0.2), p50: at(0.5), p80: at(0.8), p90: at(0.9) }, density, binM: BIN_M, logWeight }
 }
 
+/** Shares down to each bin's upper edge, once for a belief: thousands of places ask the same one. */
+const cumulated = new WeakMap<Float64Array, Float64Array>()
+function shareDownTo(density: Float64Array): Float64Array {
+  const known = cumulated.get(density)
+  if (known) return known
+  const sums = new Float64Array(density.length + 1)
+  density.forEach((share, i) => {
+    sums[i + 1] = sums[i]! + share
+  })
+  cumulated.set(density, sums)
+  return sums
+}
+
 /** Share of the fish between two depths, 0–1. */
 export function shareBetween({ density, binM }: DepthBelief, fromM: number, toM: number): number {
-  let sum = 0
-  density.forEach((share, i) => {
-    const overlap = Math.min(toM, (i + 1) * binM) - Math.max(fromM, i * binM)
-    if (overlap > 0) sum += share * Math.min(1, overlap / binM)
-  })
-  return sum
+  const sums = shareDownTo(density)
+  const down = (depthM: number) => {
+    const x = Math.max(0, Math.min(density.length, depthM / binM))
+    const i = Math.floor(x)
+    return sums[i]! + (i < density.length ? (x - i) * density[i]! : 0)
+  }
+  return Math.max(0, down(toM) - down(fromM))
 }
 
 function warmCalmAfternoon(hour: number, windMS: number, trendCPerWeek: number): number {

@@ -1,6 +1,7 @@
 import type { Angler } from '../../shared/angler'
+import { settingsOf } from '../services/anglers'
 
-export default route(({ angler: { name, units, waveLimitM } }): Angler => {
+export default route(({ angler }): Angler => {
   const clock = useClock()
-  return { name, units, waveLimitM, now: new Date(clock.nowMs()).toISOString(), demo: clock.demo }
+  return { name: angler.name, ...settingsOf(angler), now: new Date(clock.nowMs()).toISOString(), demo: clock.demo }
 })

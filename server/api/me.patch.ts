@@ -1,7 +1,4 @@
-import { anglerChangeSchema, type Angler } from '../../shared/angler'
-import { setAngler } from '../services/anglers'
+import { anglerChangeSchema, type AnglerSettings } from '../../shared/angler'
+import { setAngler, settingsOf } from '../services/anglers'
 
-export default route(async ({ event, db, angler }): Promise<Pick<Angler, 'units' | 'waveLimitM'>> => {
-  const { units, waveLimitM } = setAngler(db, angler.id, await readJson(event, anglerChangeSchema))
-  return { units, waveLimitM }
-})
+export default route(async ({ event, db, angler }): Promise<AnglerSettings> => settingsOf(setAngler(db, angler.id, await readJson(event, anglerChangeSchema))))

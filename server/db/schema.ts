@@ -1,5 +1,6 @@
 import { index, integer, real, sqliteTable, text, blob, primaryKey } from 'drizzle-orm/sqlite-core'
-import type { PlaceAttributes, PlaceKind } from '../../core/place/kinds'
+import type { PlaceAttributes, PlaceKind, PlaceShape } from '../../core/place/kinds'
+import type { CurrentSide } from '../../core/place/stance'
 import type { EntryBodies, EntryKind, Fate, Tightness } from '../../core/school/entries'
 import type { Species } from '../../core/fish/species'
 import type { TackleAttributes, TackleKind } from '../../shared/tackle'
@@ -12,6 +13,9 @@ export const anglers = sqliteTable('anglers', {
   name: text().notNull(),
   units: text().$type<Units>().notNull(),
   waveLimitM: real().notNull(),
+  /** which side of a place to hold on in a current */
+  currentSide: text().$type<CurrentSide>().notNull().default('up'),
+  rodM: real().notNull().default(2.13),
 })
 
 const owner = () => text().notNull().references(() => anglers.id)
@@ -88,9 +92,24 @@ export const places = sqliteTable('places', {
   lonDeg: real().notNull(),
   latDeg: real().notNull(),
   attributes: text({ mode: 'json' }).$type<PlaceAttributes[PlaceKind]>().notNull(),
+  /** a line or an outline; null: a point */
+  shape: text({ mode: 'json' }).$type<PlaceShape>(),
+  notes: text(),
   /** taken off the chart then; its log stays, and it can be put back */
   removedAt: text(),
 }, table => [index('places_by_water').on(table.ownerId, table.waterId)])
+
+/** Pictures of a place, made smaller, without anything the camera wrote beside the picture. */
+export const photos = sqliteTable('photos', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  waterId: text().notNull().references(() => waters.id),
+  placeId: text().notNull().references(() => places.id),
+  at: text().notNull(),
+  widthPx: integer().notNull(),
+  heightPx: integer().notNull(),
+  bytes: blob({ mode: 'buffer' }).notNull(),
+}, table => [index('photos_by_place').on(table.ownerId, table.placeId)])
 
 export const tackle = sqliteTable('tackle', {
   id: text().primaryKey(),

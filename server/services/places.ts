@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm'
 import type { Place } from '../../core/place/kinds'
-import type { Db } from '../db/open'
+import type { Db, Tx } from '../db/open'
 import { places } from '../db/schema'
 import { Fault, unknownThing } from './fault'
 
@@ -10,12 +10,21 @@ import { Fault, unknownThing } from './fault'
  */
 export function keepPlace(db: Db, ownerId: string, waterId: string, place: Place): Place {
   return db.transaction((tx) => {
-    const before = tx.select().from(places).where(eq(places.id, place.id)).get()
-    if (before && (before.ownerId !== ownerId || before.waterId !== waterId)) throw new Fault(409, { field: 'id', message: `id ${place.id} is already in use` })
-    const row = { ...place, ownerId, waterId, removedAt: null }
-    tx.insert(places).values(row).onConflictDoUpdate({ target: places.id, set: row }).run()
-    return place
+    return keepOne(tx, ownerId, waterId, place)
   }, { behavior: 'immediate' })
+}
+
+/** Keeps many places in one go: all or none. @throws Fault as `keepPlace` */
+export function keepPlaces(db: Db, ownerId: string, waterId: string, list: readonly Place[]): Place[] {
+  return db.transaction(tx => list.map(place => keepOne(tx, ownerId, waterId, place)), { behavior: 'immediate' })
+}
+
+function keepOne(tx: Db | Tx, ownerId: string, waterId: string, place: Place): Place {
+  const before = tx.select().from(places).where(eq(places.id, place.id)).get()
+  if (before && (before.ownerId !== ownerId || before.waterId !== waterId)) throw new Fault(409, { field: 'id', message: `id ${place.id} is already in use` })
+  const row = { ...place, shape: place.shape ?? null, notes: place.notes ?? null, ownerId, waterId, removedAt: null }
+  tx.insert(places).values(row).onConflictDoUpdate({ target: places.id, set: row }).run()
+  return place
 }
 
 /** Takes a place off the chart; its row stays for the log. Taking it off twice is no fault. @throws Fault 404 for a place that never was */

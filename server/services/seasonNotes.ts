@@ -4,7 +4,8 @@ import type { Db, Tx } from '../db/open'
 import { seasonNotes } from '../db/schema'
 
 export function seasonNotesOf(db: Db, waterId: string): SeasonNotes {
-  return db.select().from(seasonNotes).where(eq(seasonNotes.waterId, waterId)).get()?.body ?? { parts: [], priors: [] }
+  // Notes kept before there were releases have none.
+  return { parts: [], priors: [], releases: [], ...db.select().from(seasonNotes).where(eq(seasonNotes.waterId, waterId)).get()?.body }
 }
 
 export function setSeasonNotes(db: Db | Tx, ownerId: string, waterId: string, body: SeasonNotes): SeasonNotes {

@@ -1,3 +1,4 @@
+import { placeRecords } from '../../core/place/placeRecord'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -130,10 +131,17 @@ describe('waters', () => {
   it('keeps the record of each place: catches, hours, visits, last time', () => {
     const { db, ownerId, waterId, places } = demo
     const water = requireWater(db, ownerId, waterId)
-    const before = waterRecord(db, ownerId, water).places[places[0]!.id] ?? { catches: 0, effortHours: 0, visits: 0 }
+    const recordOf = () => {
+      const { visits, catches } = waterRecord(db, ownerId, water)
+      return placeRecords({ visits, catches, fish: 'crappie', atMs: Date.parse('2026-04-24T20:00:00.000Z') }).get(places[0]!.id)
+    }
+    const before = recordOf()
     logDay()
     const record = waterRecord(db, ownerId, water)
-    expect(record.places[places[0]!.id]).toEqual({ catches: before.catches + 1, effortHours: before.effortHours + 0.5, visits: before.visits + 1, lastVisitAt: '2026-04-24T12:10:00.000Z' })
+    expect(recordOf()).toMatchObject({
+      visits: (before?.visits ?? 0) + 1, lastVisitMs: Date.parse('2026-04-24T12:10:00.000Z'),
+      plain: { catches: (before?.plain?.catches ?? 0) + 1, effortHours: (before?.plain?.effortHours ?? 0) + 0.5 },
+    })
     const school = record.schools.at(-1)!
     expect(school).toMatchObject({ topM: 2, bottomM: 3 })
     expect(school.hour).toBeCloseTo(7.25, 9)
@@ -153,9 +161,13 @@ describe('demo data', () => {
     seedDemo(other.db)
     const all = (db: typeof demo.db) => db.select().from(entries).all().map(({ ownerId: _, ...e }) => e)
     expect(all(other.db)).toEqual(all(demo.db))
-    expect(all(demo.db).length).toBeGreaterThan(60)
+    expect(all(demo.db).length).toBeGreaterThan(2000)
+    const count = (table: typeof trips | typeof schools | typeof fish) => demo.db.select().from(table).all().length
+    expect(count(trips)).toBeGreaterThanOrEqual(60)
+    expect(count(schools)).toBeGreaterThanOrEqual(250)
+    expect(count(fish)).toBeGreaterThanOrEqual(1500)
     expect(seedDemo(demo.db)).toBe('kept')
-    expect(listWaters(demo.db, demo.ownerId)).toHaveLength(1)
+    expect(listWaters(demo.db, demo.ownerId).map(w => w.name)).toEqual(['Pellowick Reservoir', 'Tamarrow Lake', 'Wennel Water'])
   })
 
   it('tells of trips whose every school and fish makes sense', () => {

@@ -2,10 +2,10 @@ import { createHash } from 'node:crypto'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { and, asc, eq, isNotNull, isNull } from 'drizzle-orm'
 import { DateTime } from 'luxon'
+import type { Species } from '../../core/fish/species'
 import { decodeDepthGrid, encodeDepthGrid } from '../../core/water/depthGridBlob'
 import type { DepthGrid } from '../../core/water/depthGrid'
 import type { Place } from '../../core/place/kinds'
-import { seasonOf } from '../../core/season/seasons'
 import type { Water, WaterRecord, WaterSummary } from '../../shared/waters'
 import type { Db, Tx } from '../db/open'
 import { fish, grids, places, readings, schools, trips, visits, waters } from '../db/schema'
@@ -43,36 +43,31 @@ export function setGrid(db: Db | Tx, waterId: string, grid: DepthGrid): void {
 export function listPlaces(db: Db, ownerId: string, waterId: string): Place[] {
   return db.select().from(places).where(and(eq(places.ownerId, ownerId), eq(places.waterId, waterId), isNull(places.removedAt))).orderBy(asc(places.name)).all()
     // Kind and attributes were checked together when the place was written.
-    .map(({ id, name, kind, lonDeg, latDeg, attributes }) => ({ id, name, kind, lonDeg, latDeg, attributes }) as Place)
+    .map(({ id, name, kind, lonDeg, latDeg, shape, notes, attributes }) => ({ id, name, kind, lonDeg, latDeg, attributes, ...(shape && { shape }), ...(notes !== null && { notes }) }) as Place)
 }
 
-/** What the log says about a water: readings, past schools and the tally of each place. */
+/** What the log says about a water: readings, past schools, visits and catches. */
 export function waterRecord(db: Db, ownerId: string, { id: waterId, zone }: Water): WaterRecord {
   const ofWater = and(eq(trips.ownerId, ownerId), eq(trips.waterId, waterId))
   const seen = db.select({ school: schools }).from(schools).innerJoin(trips, and(eq(trips.id, schools.tripId), eq(trips.ownerId, schools.ownerId))).where(ofWater).all()
   const been = db.select({ visit: visits }).from(visits).innerJoin(trips, and(eq(trips.id, visits.tripId), eq(trips.ownerId, visits.ownerId))).where(ofWater).all()
-  const catches = db.select({ at: fish.at, placeId: fish.placeId, species: fish.species }).from(fish).innerJoin(trips, and(eq(trips.id, fish.tripId), eq(trips.ownerId, fish.ownerId))).where(ofWater).orderBy(asc(fish.at)).all()
-  const byPlace: WaterRecord['places'] = {}
-  for (const { visit } of been) {
-    if (visit.placeId === null) continue
-    const tally = byPlace[visit.placeId] ??= { catches: 0, effortHours: 0, visits: 0, lastVisitAt: null }
-    const at = visit.leftAt ?? visit.arrivedAt
-    tally.effortHours += visit.minutes / 60
-    tally.visits++
-    if (tally.lastVisitAt === null || at > tally.lastVisitAt) tally.lastVisitAt = at
-  }
-  for (const { placeId, species } of catches) {
-    const tally = placeId === null ? undefined : byPlace[placeId]
-    if (tally && (species === null || seasonOf(species) === 'crappie')) tally.catches++
-  }
+  const caught = db.select({ at: fish.at, placeId: fish.placeId, species: fish.species, depthM: fish.depthM, schoolId: fish.schoolId }).from(fish).innerJoin(trips, and(eq(trips.id, fish.tripId), eq(trips.ownerId, fish.ownerId))).where(ofWater).orderBy(asc(fish.at)).all()
+  const ofSchool = new Map<string, Species[]>()
+  for (const { schoolId, species } of caught) if (schoolId !== null && species !== null) ofSchool.set(schoolId, [...ofSchool.get(schoolId) ?? [], species])
+  const mainSpecies = (schoolId: string) => mostOf(ofSchool.get(schoolId) ?? [])
   return {
     readings: db.select({ at: readings.at, body: readings.body }).from(readings).where(and(eq(readings.ownerId, ownerId), eq(readings.waterId, waterId))).orderBy(asc(readings.at)).all(),
-    places: byPlace,
     goneNames: Object.fromEntries(db.select({ id: places.id, name: places.name }).from(places).where(and(eq(places.ownerId, ownerId), eq(places.waterId, waterId), isNotNull(places.removedAt))).all().map(p => [p.id, p.name])),
-    visits: been.map(({ visit: { arrivedAt, placeId, minutes } }) => ({ at: arrivedAt, placeId, minutes })),
-    catches,
-    schools: seen.map(({ school: { at, placeId, topM, bottomM, waterC, secchiM } }) => ({ at, placeId, topM, bottomM, waterC, secchiM, hour: hourOfDay(at, zone) })),
+    visits: been.map(({ visit: { arrivedAt, leftAt, placeId, minutes } }) => ({ at: arrivedAt, leftAt, placeId, minutes })),
+    catches: caught.map(({ at, placeId, species, depthM }) => ({ at, placeId, species, depthM })),
+    schools: seen.map(({ school: { id, at, placeId, topM, bottomM, waterC, secchiM } }) => ({ at, placeId, topM, bottomM, waterC, secchiM, hour: hourOfDay(at, zone), species: mainSpecies(id) })),
   }
+}
+
+function mostOf<T>(list: readonly T[]): T | null {
+  const counts = new Map<T, number>()
+  for (const one of list) counts.set(one, (counts.get(one) ?? 0) + 1)
+  return [...counts].reduce<[T | null, number]>((best, c) => (c[1] > best[1] ? c : best), [null, 0])[0]
 }
 
 function hourOfDay(at: string, zone: string): number {

@@ -121,7 +121,7 @@ describe('a weather answer', () => {
 describe('season notes', () => {
   it('come with the demo, and are kept as they are set', () => {
     expect(seasonNotesOf(demo.db, demo.waterId).parts.map(p => p.name)).toContain('Cobbler\'s Arm')
-    const notes = { parts: [], priors: [{ fish: 'crappie' as const, phase: 'spawn' as const, fromC: 14, toC: 19 }] }
+    const notes = { parts: [], priors: [{ fish: 'crappie' as const, phase: 'spawn' as const, fromC: 14, toC: 19 }], releases: [] }
     setSeasonNotes(demo.db, demo.ownerId, demo.waterId, notes)
     expect(seasonNotesOf(demo.db, demo.waterId)).toEqual(notes)
   })

@@ -7,6 +7,8 @@ import type { Db } from '../db/open'
 import { useDb } from './database'
 
 const MOST_BYTES = 1_048_576
+/** Room for a file's places, lines and outlines. */
+export const MOST_BATCH_BYTES = 8 * MOST_BYTES
 /** About two million soundings. */
 const MOST_BINARY_BYTES = 67_108_864
 
@@ -37,12 +39,12 @@ export function route<T>(handler: (context: RouteContext) => T | Promise<T>) {
 
 /**
  * The request's JSON body, checked.
- * @throws Fault 415 for another content type, 413 over 1 MB, 400 when it is not JSON, 422 when a field is wrong
+ * @throws Fault 415 for another content type, 413 over 1 MB (or the given size), 400 when it is not JSON, 422 when a field is wrong
  */
-export async function readJson<T>(event: H3Event, schema: Joi.Schema<T>): Promise<T> {
+export async function readJson<T>(event: H3Event, schema: Joi.Schema<T>, mostBytes = MOST_BYTES): Promise<T> {
   const type = getHeader(event, 'content-type') ?? ''
   if (!/^application\/json\b/i.test(type)) throw new Fault(415, { message: `the body must be application/json, not ${type === '' ? 'nothing' : type}` })
-  const text = (await readBody(event, MOST_BYTES)).toString('utf8')
+  const text = (await readBody(event, mostBytes)).toString('utf8')
   let input: unknown
   try {
     input = JSON.parse(text)
@@ -56,13 +58,21 @@ export async function readJson<T>(event: H3Event, schema: Joi.Schema<T>): Promis
 }
 
 /**
+ * The request's body as it is.
+ * @throws Fault 415 for another content type than the pattern's, 413 over the given size
+ */
+export async function readRaw(event: H3Event, types: RegExp, wanted: string, mostBytes: number): Promise<Buffer> {
+  const type = getHeader(event, 'content-type') ?? ''
+  if (!types.test(type)) throw new Fault(415, { message: `the body must be ${wanted}, not ${type === '' ? 'nothing' : type}` })
+  return await readBody(event, mostBytes)
+}
+
+/**
  * The request's binary body, taken apart by `parse`.
  * @throws Fault 415 for another content type, 413 over 64 MB, 400 when it cannot be taken apart
  */
 export async function readBlob<T>(event: H3Event, parse: (body: Uint8Array) => T): Promise<T> {
-  const type = getHeader(event, 'content-type') ?? ''
-  if (!/^application\/octet-stream\b/i.test(type)) throw new Fault(415, { message: `the body must be application/octet-stream, not ${type === '' ? 'nothing' : type}` })
-  const body = await readBody(event, MOST_BINARY_BYTES)
+  const body = await readRaw(event, /^application\/octet-stream\b/i, 'application/octet-stream', MOST_BINARY_BYTES)
   try {
     return parse(body)
   }

@@ -21,7 +21,21 @@ const HOUR_MS = 3_600_000
 const LEVELS_H = [2, 4, 6]
 const POINTS: Record<string, string> = { N: 'north', NE: 'north-east', E: 'east', SE: 'south-east', S: 'south', SW: 'south-west', W: 'west', NW: 'north-west' }
 
-const parts = computed(() => dockParts(props.place.attributes))
+const waters = useWater()
+/** The deck as drawn on the chart, about the place's own point. */
+const drawn = computed<PlanPoint[]>(() => {
+  const { shape, lonDeg, latDeg } = props.place
+  if (shape?.type !== 'Polygon' || !waters.frame) return []
+  const at = waters.frame.toLocal(lonDeg, latDeg)
+  return shape.coordinates[0]!.slice(0, -1).map(([lon, lat]) => {
+    const p = waters.frame!.toLocal(lon, lat)
+    return { x: p.x - at.x, y: p.y - at.y }
+  })
+})
+const parts = computed(() => dockParts(props.place.attributes, drawn.value))
+const part = (what: 'roof' | 'boat') => parts.value.find(p => p.what === what)
+/** What of this rests on a guess. */
+const guesses = computed(() => [...(drawn.value.length < 3 ? ['the deck\'s shape is taken from its area'] : []), ...(part('roof') && props.place.attributes.roofHeightM === undefined ? ['the roof\'s height is a guess'] : [])].join(' and '))
 const depthM = computed(() => Math.min(props.fishDepthM, props.place.attributes.bottomDepthM))
 function standAt(atMs: number): SunStand {
   const { altitudeDeg, azimuthDeg } = sunAt({ atMs, ...conditions.position })
@@ -109,9 +123,14 @@ const said = computed(() => {
         class="deck"
       />
       <path
-        v-if="place.attributes.roofed"
-        :d="ring(parts[1]!.outline)"
+        v-if="part('roof')"
+        :d="ring(part('roof')!.outline)"
         class="roof"
+      />
+      <path
+        v-if="part('boat')"
+        :d="ring(part('boat')!.outline)"
+        class="moored"
       />
       <g :transform="`translate(${SIZE - 22}, 30)`">
         <path
@@ -129,7 +148,9 @@ const said = computed(() => {
         {{ said }}
       </p>
       <p class="quiet">
-        Hatched: shade now, at the fish's depth. Tints: shaded {{ LEVELS_H.join(', ') }} hours of the day and more, cloud counted. The deck's shape is taken from its area{{ place.attributes.roofed ? ' and the roof\'s height is a guess' : '' }}.
+        Hatched: shade now, at the fish's depth. Tints: shaded {{ LEVELS_H.join(', ') }} hours of the day and more, cloud counted.<template v-if="guesses">
+          Not known: {{ guesses }}.
+        </template>
       </p>
     </figcaption>
   </figure>
@@ -146,6 +167,7 @@ svg { display: block; width: 100%; max-width: 330px; border: 1px solid var(--rul
 .hatch { stroke: var(--ink); stroke-width: 1.6; }
 .shade { fill: url(#dock-shade); stroke: var(--ink); stroke-width: 1.2; }
 .deck { fill: var(--sand); fill-opacity: 0.75; stroke: var(--ink); stroke-width: 2; }
+.moored { fill: var(--sheet); stroke: var(--ink); stroke-width: 1.6; }
 .roof { fill: none; stroke: var(--ink); stroke-width: 2; stroke-dasharray: 7 4; }
 .north { fill: var(--ink); }
 .north-text { font-size: 15px; font-weight: 700; fill: var(--ink); text-anchor: middle; }

@@ -1,30 +1,51 @@
 <script setup lang="ts">
 import Feature from 'ol/Feature'
+import DoubleClickZoom from 'ol/interaction/DoubleClickZoom'
+import LineString from 'ol/geom/LineString'
 import Point from 'ol/geom/Point'
+import Polygon from 'ol/geom/Polygon'
+import type Geometry from 'ol/geom/Geometry'
 import VectorLayer from 'ol/layer/Vector'
 import VectorSource from 'ol/source/Vector'
 import { Fill, RegularShape, Stroke, Style, Text } from 'ol/style'
+import type { StyleLike } from 'ol/style/Style'
+import type { RankRow } from '../../stores/ranking'
 import { placeMark } from '../../utils/placeMark'
+import { boatCorners } from '../../utils/boatHull'
+import { isCandidate } from '../../../core/place/candidatePlaces'
 import { depthAt } from '../../../core/water/depthGrid'
 import { depthUnit, depthUnitM, formatDepth, formatDepthBand } from '../../../core/units/format'
 
-const props = defineProps<{ chosenId: string | null, placing?: boolean, spot?: { x: number, y: number } | null }>()
+const props = defineProps<{ chosenId: string | null, placing?: boolean, corners?: { x: number, y: number }[], drawing?: 'point' | 'line' | 'outline' }>()
 const emit = defineEmits<{ choose: [placeId: string], spot: [at: { x: number, y: number }] }>()
 
 const session = useSession()
 const waters = useWater()
 const advice = useAdvice()
+const ranks = useRanking()
+const reading = useReading()
 
 const host = ref<HTMLElement | null>(null)
 const pointerDepth = ref<string | null>(null)
 const placeSource = new VectorSource<Feature<Point>>()
-const marks = new VectorLayer({ source: placeSource, declutter: true, updateWhileAnimating: true, updateWhileInteracting: true })
-const { map, worker, levels, tints, css, overlay } = useWaterMap(host, { padding: [44, 24, 104, 24], layers: [marks] })
+const marks = new VectorLayer({ source: placeSource, zIndex: 5, declutter: true, updateWhileAnimating: true, updateWhileInteracting: true })
+const cornerSource = new VectorSource<Feature<Point>>()
+const cornerMarks = new VectorLayer({ source: cornerSource, zIndex: 6 })
+/** Lines and outlines of places, and how to hold on the chosen one, to scale. */
+const shapeSource = new VectorSource<Feature<Geometry>>()
+const shapes = new VectorLayer({ source: shapeSource, updateWhileInteracting: true })
+const holdSource = new VectorSource<Feature<Geometry>>()
+const holds = new VectorLayer({ source: holdSource, updateWhileInteracting: true, maxResolution: 1.2 })
+const { stance, target } = useStance(() => ranks.rankedById(props.chosenId))
+const { map, worker, levels, tints, css, overlay } = useWaterMap(host, { padding: [44, 46, 104, 24], layers: [shapes, holds, marks, cornerMarks] })
 const band = computed(() => advice.belief && ({ top: advice.belief.quantiles.p20, bottom: advice.belief.quantiles.p80 }))
 
 onMounted(() => {
+  map.value!.on('click', (event) => {
+    if (props.placing) emit('spot', { x: event.coordinate[0]!, y: event.coordinate[1]! })
+  })
   map.value!.on('singleclick', (event) => {
-    if (props.placing) return emit('spot', { x: event.coordinate[0]!, y: event.coordinate[1]! })
+    if (props.placing) return
     const hit = map.value!.forEachFeatureAtPixel(event.pixel, feature => feature.getId(), { hitTolerance: 6 })
     if (typeof hit === 'string') emit('choose', hit)
   })
@@ -37,6 +58,8 @@ onMounted(() => {
   })
   void drawBand()
   drawPlaces()
+  drawShapes()
+  drawHold()
 })
 
 async function drawBand() {
@@ -52,35 +75,137 @@ function spotMark({ x, y }: { x: number, y: number }): Feature<Point> {
   return mark
 }
 
+/** Ranks are written beside so many places; the rest are marks alone. */
+const NUMBERED = 80
+/** A water with more places than this shows them all only from near, m to a pixel. */
+const CROWD = 400
+const NEAR_M_PX = 1.2
+const crowded = computed(() => ranks.rows.length > CROWD)
+const placeFeatures = new Map<string, { feature: Feature<Point>, key: string, x: number, y: number }>()
+const placeStyles = new Map<string, StyleLike>()
+/** Marks that look alike share one style: thousands of places are drawn anew with every hour. */
+function styleOf({ place, rank, candidate }: RankRow, chosen: boolean, key: string): StyleLike {
+  const known = placeStyles.get(key)
+  if (known) return known
+  const [ink, sheet, mark] = [css('--ink'), css('--sheet'), css('--mark')]
+  const numbered = rank <= NUMBERED || chosen
+  const style = new Style({
+    zIndex: chosen ? 1000 : 100 - Math.min(99, rank),
+    image: placeMark(place.kind, { ink: chosen ? css('--now') : ink, sheet, chosen }, !candidate),
+    text: numbered
+      ? new Text({
+          text: String(rank), font: `${rank <= 5 ? 750 : 600} ${rank <= 5 ? 19 : 15}px ${css('--face')}`,
+          offsetX: 24, offsetY: -14, fill: new Fill({ color: mark }), stroke: new Stroke({ color: sheet, width: 4 }),
+        })
+      : undefined,
+  })
+  // Thousands of marks on one view are a smear: from far off the best ones stand alone.
+  const drawn: StyleLike = numbered ? style : (_, resolution) => (crowded.value && resolution > NEAR_M_PX ? undefined : style)
+  placeStyles.set(key, drawn)
+  return drawn
+}
+
 function drawPlaces() {
   if (!host.value || !waters.frame) return
-  const [ink, sheet, mark] = [css('--ink'), css('--sheet'), css('--mark')]
-  const features = [...advice.ranked].reverse().map(({ place, rank }) => {
-    const { x, y } = waters.frame!.toLocal(place.lonDeg, place.latDeg)
+  const gone = new Set(placeFeatures.keys())
+  const fresh: Feature<Point>[] = []
+  for (const row of ranks.rows) {
+    const { place, rank, candidate } = row
+    const { x, y } = waters.frame.toLocal(place.lonDeg, place.latDeg)
     const chosen = place.id === props.chosenId
-    const feature = new Feature(new Point([x, y]))
+    const key = `${place.kind} ${rank <= NUMBERED || chosen ? rank : 'more'} ${chosen ? 'chosen' : ''} ${candidate ? 'chart' : ''} ${session.ground}`
+    const known = placeFeatures.get(place.id)
+    gone.delete(place.id)
+    if (known?.key === key && known.x === x && known.y === y) continue
+    const feature = known?.feature ?? new Feature(new Point([x, y]))
+    if (known && (known.x !== x || known.y !== y)) feature.getGeometry()!.setCoordinates([x, y])
     feature.setId(place.id)
-    feature.setStyle(new Style({
-      zIndex: chosen ? 1000 : 100 - rank,
-      image: placeMark(place.kind, { ink: chosen ? css('--now') : ink!, sheet: sheet!, chosen }),
-      text: new Text({
-        text: String(rank), font: `${rank <= 5 ? 750 : 600} ${rank <= 5 ? 19 : 15}px ${css('--face')}`,
-        offsetX: 24, offsetY: -14, fill: new Fill({ color: mark }), stroke: new Stroke({ color: sheet, width: 4 }),
-      }),
-    }))
-    return feature
-  })
-  if (props.spot) features.push(spotMark(props.spot))
-  placeSource.clear(true)
-  placeSource.addFeatures(features)
+    feature.setStyle(styleOf(row, chosen, key))
+    placeFeatures.set(place.id, { feature, key, x, y })
+    if (!known) fresh.push(feature)
+  }
+  for (const id of gone) {
+    placeSource.removeFeature(placeFeatures.get(id)!.feature)
+    placeFeatures.delete(id)
+  }
+  placeSource.addFeatures(fresh)
+  cornerSource.clear(true)
+  cornerSource.addFeatures((props.corners ?? []).map(spotMark))
 }
+
+function drawShapes() {
+  if (!host.value || !waters.frame) return
+  const local = (ring: [number, number][]) => ring.map(([lon, lat]) => {
+    const { x, y } = waters.frame!.toLocal(lon, lat)
+    return [x, y]
+  })
+  const features = waters.places.flatMap(({ id, shape }) => {
+    if (!shape) return []
+    const feature = new Feature<Geometry>(shape.type === 'LineString' ? new LineString(local(shape.coordinates)) : new Polygon(shape.coordinates.map(local)))
+    const chosen = id === props.chosenId
+    feature.setId(id)
+    feature.setStyle(new Style({ stroke: new Stroke({ color: css(chosen ? '--now' : '--kept'), width: chosen ? 3 : 2 }), fill: new Fill({ color: `${css('--kept')}22` }) }))
+    return [feature]
+  })
+  const corners = (props.corners ?? []).map(p => [p.x, p.y])
+  if (corners.length > 1 && props.drawing !== 'point') {
+    const drawn = new Feature<Geometry>(props.drawing === 'line' || corners.length < 3 ? new LineString(corners) : new Polygon([[...corners, corners[0]!]]))
+    drawn.setStyle(new Style({ stroke: new Stroke({ color: css('--now'), width: 2.5, lineDash: [6, 4] }) }))
+    features.push(drawn)
+  }
+  shapeSource.clear(true)
+  shapeSource.addFeatures(features)
+}
+
+function drawHold() {
+  if (!host.value) return
+  holdSource.clear(true)
+  const s = stance.value
+  if (!s || props.placing || isCandidate(props.chosenId ?? '')) return
+  const [ink, sheet, mark] = [css('--ink'), css('--sheet'), css('--mark')]
+  const put = (geometry: Geometry, style: Style) => {
+    const feature = new Feature(geometry)
+    feature.setStyle(style)
+    holdSource.addFeature(feature)
+  }
+  if (s.drift) put(new LineString(s.drift.map(p => [p.x, p.y])), new Style({ stroke: new Stroke({ color: mark, width: 2, lineDash: [9, 5] }) }))
+  s.casts.forEach(({ towardDeg, distanceM }, i) => {
+    const rad = (towardDeg * Math.PI) / 180
+    put(new LineString([[s.hold.x, s.hold.y], [s.hold.x + Math.sin(rad) * distanceM, s.hold.y + Math.cos(rad) * distanceM]]), new Style({ stroke: new Stroke({ color: ink, width: i === 0 ? 2.2 : 1, lineDash: i === 0 ? undefined : [2, 4] }) }))
+  })
+  if (s.anchor) put(new LineString([[s.hold.x, s.hold.y], [s.anchor.x, s.anchor.y]]), new Style({ stroke: new Stroke({ color: ink, width: 1.6, lineDash: [1, 4] }) }))
+  put(new Polygon([boatCorners(s.hold, s.bowDeg)]), new Style({ stroke: new Stroke({ color: ink, width: 2.4 }), fill: new Fill({ color: sheet }) }))
+}
+
+/** Goes in until the boat and its casts are seen to scale. */
+function look() {
+  const s = stance.value
+  if (!s || !target.value) return
+  const reach = s.casts[0]!.distanceM * 1.6
+  map.value!.getView().fit([target.value.x - reach, target.value.y - reach, target.value.x + reach, target.value.y + reach], { duration: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 400 })
+}
+defineExpose({ look })
 
 watch(() => band.value && [band.value.top, band.value.bottom].map(m => m.toFixed(2)).join(), drawBand)
 watch(() => waters.grid, () => void drawBand())
-watch([() => advice.ranked, () => props.chosenId, () => props.spot], drawPlaces)
+watch([() => ranks.rows, () => props.chosenId, () => props.corners, () => props.drawing], () => {
+  drawPlaces()
+  drawShapes()
+})
+watch([stance, () => props.placing], drawHold)
+/** Two corners tapped in one breath are two corners, not a wish to go nearer. */
+watch(() => props.placing, placing => map.value?.getInteractions().forEach((interaction) => {
+  if (interaction instanceof DoubleClickZoom) interaction.setActive(!placing)
+}))
+/** Unfished ground needs the chart read: once, and only when it is asked for. */
+watch([() => ranks.withGround, () => waters.chartKey], ([wanted]) => {
+  if (wanted) void reading.read(waters.chartKey, onProgress => worker.read(waters.water!.latDeg, onProgress))
+}, { immediate: true })
 watch(() => session.ground, async () => {
   await nextTick()
   drawPlaces()
+  drawShapes()
+  drawHold()
 })
 
 const legend = computed(() => levels.value.map(m => Math.round(m / depthUnitM(session.units) * 10) / 10))
@@ -122,6 +247,10 @@ const legend = computed(() => levels.value.map(m => Math.round(m / depthUnitM(se
         /></svg>
         <span>{{ formatDepthBand(band.top, band.bottom, session.units) }} of water: the depth to look at today</span>
       </div>
+      <span
+        v-if="crowded"
+        class="quiet"
+      >The {{ NUMBERED }} best of {{ ranks.rows.length }}; go nearer to see all.</span>
       <div
         class="tints"
         aria-hidden="true"

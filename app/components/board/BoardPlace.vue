@@ -1,23 +1,27 @@
 <script setup lang="ts">
 import { placeKindName } from '../../../core/place/kinds'
 import { placeReason } from '../../../core/place/placeReason'
-import type { Factor } from '../../../core/place/scorePlace'
+import { whyNot } from '../../../core/place/compareScores'
 import { standOffText } from '../../../core/rig/rigReasons'
 import { formatDepth, formatDepthBand, formatPercent, formatSeconds, formatSetting, formatWeight } from '../../../core/units/format'
-import type { RankedPlace } from '../../stores/advice'
+import type { RankedPlace } from '../../stores/ranking'
+import { FACTOR_LABELS } from '../../utils/factorLabels'
 import { placeFacts } from '../../utils/placeFacts'
 
-const props = defineProps<{ ranking: RankedPlace }>()
-defineEmits<{ close: [], edit: [], remove: [] }>()
+const props = defineProps<{ ranking: RankedPlace, pxPerM: number }>()
+defineEmits<{ close: [], edit: [], remove: [], look: [], keep: [], choose: [placeId: string], compare: [placeId: string] }>()
 const session = useSession()
 const waters = useWater()
 const advice = useAdvice()
+const ranks = useRanking()
 
 const place = computed(() => props.ranking.place)
 const rig = computed(() => advice.rigAt(props.ranking))
 const facts = computed(() => placeFacts(place.value, session.units))
-const LABELS: Record<Factor['key'], string> = { depth: 'depth', structure: 'kind', shade: 'shade', wind: 'wind', warmth: 'warmth', waves: 'waves', record: 'your log', rest: 'rest' }
-const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.key, label: LABELS[f.key], value: f.value, reason: placeReason(f, session.units) })))
+const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.key, label: FACTOR_LABELS[f.key], value: f.value, reason: placeReason(f, session.units) })))
+const best = computed(() => (props.ranking.rank > 1 && ranks.rows[0] ? ranks.full(ranks.rows[0]) : null))
+const costs = computed(() => (best.value ? whyNot({ score: props.ranking.score, best: best.value.score }).map(g => ({ label: FACTOR_LABELS[g.key], mine: placeReason(g.mine, session.units).text, theirs: placeReason(g.other, session.units).text })) : []))
+const others = computed(() => ranks.rows.filter(r => r.place.id !== place.value.id).slice(0, 60))
 </script>
 
 <template>
@@ -34,7 +38,22 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
       >
         ‹ all places
       </button>
-      <span class="acts">
+      <span
+        v-if="ranking.candidate"
+        class="acts"
+      >
+        <button
+          type="button"
+          class="back"
+          @click="$emit('keep')"
+        >
+          keep it as a place
+        </button>
+      </span>
+      <span
+        v-else
+        class="acts"
+      >
         <button
           type="button"
           class="back"
@@ -70,6 +89,14 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
           <dd>{{ fact.value }}</dd>
         </div>
       </dl>
+      <p v-if="place.notes">
+        {{ place.notes }}
+      </p>
+      <PlaceSection
+        v-if="pxPerM > 0"
+        :ranking="ranking"
+        :px-per-m="pxPerM"
+      />
       <template v-if="rig">
         <h2>Rig for it</h2>
         <dl class="rig">
@@ -96,6 +123,13 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
       >
         The box you carry has no {{ advice.boxLacks }}: tick some on the rig bench.
       </p>
+      <h2>Hold on it</h2>
+      <PlaceStance
+        :ranking="ranking"
+        @look="$emit('look')"
+      />
+      <h2>Wind and waves here today</h2>
+      <PlaceWind :ranking="ranking" />
       <template v-if="place.kind === 'dock'">
         <h2>Shade round the dock</h2>
         <BoardDock
@@ -103,6 +137,11 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
           :fish-depth-m="ranking.belief.quantiles.p50"
         />
       </template>
+      <PlaceReleases v-if="place.attributes.runs === 'released'" />
+      <PlaceSteps
+        :ranking="ranking"
+        @choose="$emit('choose', $event)"
+      />
       <h2>Why number {{ ranking.rank }}</h2>
       <ul class="factors">
         <li
@@ -117,8 +156,44 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
           <span :class="`tone-${f.reason.tone}`">{{ f.reason.text }}.</span>
         </li>
       </ul>
+      <template v-if="best && costs.length > 0">
+        <h2>Why not first</h2>
+        <ul
+          class="costs"
+          data-test="why-not"
+        >
+          <li
+            v-for="c in costs"
+            :key="c.label"
+          >
+            <strong>{{ c.label }}</strong>: {{ c.mine }}; at {{ best.place.name }}: {{ c.theirs }}.
+          </li>
+        </ul>
+      </template>
+      <label class="against">hold it against
+        <select
+          aria-label="Compare with"
+          @change="$emit('compare', ($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">
+            another place …
+          </option>
+          <option
+            v-for="o in others"
+            :key="o.place.id"
+            :value="o.place.id"
+          >
+            {{ o.rank }}. {{ o.place.name }}
+          </option>
+        </select>
+      </label>
+      <PlacePhotos
+        v-if="!ranking.candidate"
+        :place-id="place.id"
+        :place-name="place.name"
+      />
       <p
-        v-if="place.kind === 'dock'"
+        v-if="place.kind === 'dock' || place.kind === 'moorings'"
         class="quiet"
       >
         Private docks: keep off lines, do not hit boats, give way to owners.
@@ -129,10 +204,20 @@ const factors = computed(() => props.ranking.score.factors.map(f => ({ key: f.ke
         class="main"
         size="large"
         :to="`/water/${waters.water!.id}/rig?place=${place.id}`"
+        aria-label="Open on the rig bench"
       >
-        Open on the rig bench
+        Rig bench
       </v-btn>
       <v-btn
+        v-if="!ranking.candidate"
+        class="plain"
+        size="large"
+        :to="`/water/${waters.water!.id}/card?place=${place.id}`"
+      >
+        Card
+      </v-btn>
+      <v-btn
+        v-if="!ranking.candidate"
         class="plain"
         size="large"
         :to="`/log?place=${place.id}`"
@@ -156,6 +241,9 @@ header { padding: 10px 18px; border-bottom: 1px solid var(--rule); }
 .label { font-size: 13.5px; color: var(--ink-2); }
 .meter { height: 7px; background: var(--tab); margin-top: 7px; }
 .meter i { display: block; height: 100%; background: var(--mark); }
+.costs li { padding: 3px 0; }
+.against { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
+.against select { font: inherit; font-size: 14.5px; color: var(--ink); background: var(--sheet); border: 1px solid var(--rule); border-radius: 6px; padding: 6px; max-width: 220px; min-height: 38px; }
 .rig { display: grid; grid-template-columns: repeat(3, 1fr); gap: 10px; }
 .rig dd { font-size: 22px; font-weight: 750; line-height: 1.2; }
 footer { padding: 12px 18px; display: flex; gap: 10px; border-top: 1px solid var(--rule); }

@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import type { PlaceScore } from '../../../core/place/scorePlace'
-
-const props = defineProps<{ score: PlaceScore, most: number }>()
+const props = defineProps<{ rate: number, low: number, high: number, most: number }>()
 const at = (rate: number) => `${(100 * rate) / props.most}%`
-const label = computed(() => `between ${props.score.ratePerHourLow.toFixed(1)} and ${props.score.ratePerHourHigh.toFixed(1)} fish an hour, four times in five`)
+const label = computed(() => `between ${props.low.toFixed(1)} and ${props.high.toFixed(1)} fish an hour, four times in five`)
 </script>
 
 <template>
@@ -15,11 +13,11 @@ const label = computed(() => `between ${props.score.ratePerHourLow.toFixed(1)} a
   >
     <i
       class="range"
-      :style="{ left: at(score.ratePerHourLow), right: `calc(100% - ${at(score.ratePerHourHigh)})` }"
+      :style="{ left: at(low), right: `calc(100% - ${at(high)})` }"
     />
     <i
       class="mean"
-      :style="{ width: at(score.ratePerHour) }"
+      :style="{ width: at(rate) }"
     />
   </span>
 </template>

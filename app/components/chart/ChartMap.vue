@@ -39,10 +39,14 @@ const lineSource = new VectorSource()
 const markSource = new VectorSource<Feature<Point>>()
 const drawnSource = new VectorSource()
 const placeSource = new VectorSource<Feature<Point>>()
+const placeMarks = new VectorLayer({ source: placeSource, renderBuffer: 300, declutter: 'places' })
+/** More places than this are drawn only from near, m to a pixel: from far off they would cover the chart. */
+const CROWD = 400
+const NEAR_M_PX = 1.2
 const drawnLayer = new VectorLayer({ source: drawnSource })
 const { map, worker, css, overlay } = useWaterMap(host, {
   padding: [40, 30, 60, 60],
-  layers: [new VectorLayer({ source: lineSource }), new VectorLayer({ source: placeSource, renderBuffer: 300 }), new VectorLayer({ source: markSource, renderBuffer: 300 }), drawnLayer],
+  layers: [new VectorLayer({ source: lineSource }), placeMarks, new VectorLayer({ source: markSource, renderBuffer: 300 }), drawnLayer],
 })
 let draw: Draw | undefined
 
@@ -83,7 +87,7 @@ onMounted(() => {
 })
 
 /** The chart as it stands with today's pool has a reading of its own. */
-const readChart = () => reading.read(`${waters.water!.gridTag} ${waters.poolM.toFixed(2)}`, onProgress => worker.read(waters.water!.latDeg, onProgress))
+const readChart = () => reading.read(waters.chartKey, onProgress => worker.read(waters.water!.latDeg, onProgress))
 /** Brings a point into the middle, near enough to see its own shape. */
 function goTo({ x, y }: { x: number, y: number }) {
   const view = map.value!.getView()
@@ -121,6 +125,7 @@ function redraw() {
 
 function drawPlaces() {
   placeSource.clear(true)
+  placeMarks.setMaxResolution(waters.places.length > CROWD ? NEAR_M_PX : Infinity)
   if (!props.places || !host.value) return
   const styles = new Map(waters.places.map(({ kind }) => [kind, new Style({ image: placeMark(kind, { ink: css('--mark'), sheet: css('--sheet'), chosen: false }) })]))
   placeSource.addFeatures(waters.places.map((place) => {

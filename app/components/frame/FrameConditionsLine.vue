@@ -21,6 +21,8 @@ const light = computed(() => {
 })
 const others = computed(() => advice.phases.slice(1, 3).filter(p => p.probability >= 0.02).map(p => `${p.prior.name} ${Math.round(p.probability * 100)}`).join(', '))
 const number = (value: unknown) => Number(value)
+/** The clock runs on; only the advice goes in steps. */
+const shownMs = computed(() => (conditions.isWhatIf('day') || conditions.isWhatIf('hour') ? conditions.atMs : session.nowMs))
 </script>
 
 <template>
@@ -34,7 +36,7 @@ const number = (value: unknown) => Number(value)
     >
       <template #face>
         <span class="small">{{ waters.water.name }}<template v-if="conditions.isWhatIf('day')">, what if</template></span>
-        <span class="value">{{ dayText(conditions.atMs, conditions.zone) }}</span>
+        <span class="value">{{ dayText(shownMs, conditions.zone) }}</span>
       </template>
       <FrameSettings />
       <nav

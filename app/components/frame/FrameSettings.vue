@@ -103,6 +103,15 @@ async function save(change: Parameters<typeof session.set>[0]) {
       :text="formatDepth(session.angler?.waveLimitM ?? 0.3, session.units)"
       @update:model-value="save({ waveLimitM: $event })"
     />
+    <FrameSlider
+      label="length of your rod"
+      :model-value="session.angler?.rodM ?? 2.13"
+      :min="1.2"
+      :max="4.8"
+      :step="0.0762"
+      :text="formatDepth(session.angler?.rodM ?? 2.13, session.units)"
+      @update:model-value="save({ rodM: Number($event.toFixed(4)) })"
+    />
     <p
       v-if="session.angler?.demo"
       class="quiet"

@@ -24,6 +24,7 @@ const props = defineProps<{
   headroom?: number
 }>()
 
+const emit = defineEmits<{ scale: [pxPerM: number] }>()
 const TOP = computed(() => props.headroom ?? 30)
 const FOOT = 12
 const WIDTH = 92
@@ -39,6 +40,7 @@ onMounted(() => {
 onBeforeUnmount(() => observer?.disconnect())
 
 const y = computed(() => scaleLinear([0, props.depthM], [TOP.value, height.value - FOOT]))
+watch(() => y.value(1) - y.value(0), pxPerM => emit('scale', pxPerM), { immediate: true })
 const ticks = computed(() => {
   const unitM = depthUnitM(props.units)
   const count = Math.floor(props.depthM / unitM + 1e-6)

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-const advice = useAdvice()
+const ranking = useRanking()
+/** As many as a thumb will scroll through. */
+const MOST = 30
 const journal = useJournal()
 defineEmits<{ arrive: [placeId: string | null], end: [], undo: [] }>()
 </script>
@@ -9,7 +11,7 @@ defineEmits<{ arrive: [placeId: string | null], end: [], undo: [] }>()
     <h2>Where are you?</h2>
     <ol data-test="where">
       <li
-        v-for="r in advice.ranked"
+        v-for="r in ranking.rows.filter(row => !row.candidate).slice(0, MOST).map(ranking.full)"
         :key="r.place.id"
       >
         <button

@@ -33,7 +33,8 @@ onMounted(async () => {
 
 const trip = computed(() => journal.trip)
 const visit = computed(() => trip.value?.visits.find(v => v.leftAt === null) ?? null)
-const ranking = computed(() => advice.rankedById(visit.value?.placeId ?? null))
+const ranks = useRanking()
+const ranking = computed(() => ranks.rankedById(visit.value?.placeId ?? null))
 const schoolsHere = computed(() => trip.value?.schools.filter(s => visit.value && s.at >= visit.value.arrivedAt) ?? [])
 const school = computed(() => schoolsHere.value.at(-1) ?? null)
 const fishHere = computed(() => trip.value?.fish.filter(f => visit.value && f.at >= visit.value.arrivedAt) ?? [])

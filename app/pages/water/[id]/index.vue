@@ -1,31 +1,61 @@
 <script setup lang="ts">
+import { v7 as uuidv7 } from 'uuid'
+import { SEASON_FISH } from '../../../../core/season/seasons'
 import type { Place } from '../../../../core/place/kinds'
 
 const route = useRoute()
 const router = useRouter()
 const waters = useWater()
 const advice = useAdvice()
+const ranks = useRanking()
+const pxPerM = ref(0)
+const chartMap = useTemplateRef('chart-map')
 
 /** The chosen place lives in the address. */
 const chosenId = computed(() => (typeof route.query.place === 'string' ? route.query.place : null))
-const chosen = computed(() => advice.rankedById(chosenId.value))
+const chosen = computed(() => ranks.rankedById(chosenId.value))
+const compared = computed(() => ranks.rankedById(typeof route.query.compare === 'string' ? route.query.compare : null))
+
+// Whom the list is for and whether unfished ground stands in it are in the address too.
+watch(() => route.query.fish, (fish) => {
+  const kind = SEASON_FISH.find(f => f === fish)
+  if (kind) advice.chooseFish(kind)
+}, { immediate: true })
+watch(() => route.query.ground, (ground) => {
+  ranks.withGround = ground === '1'
+}, { immediate: true })
 
 function choose(place: string | null) {
-  void router.push({ query: { ...route.query, place: place ?? undefined, edit: undefined } })
+  void router.push({ query: { ...route.query, place: place ?? undefined, edit: undefined, compare: undefined } })
 }
 
 /** A new place is being put, or the chosen one changed: the address says so. */
 const adding = computed(() => route.query.edit === 'new')
 const changing = computed(() => route.query.edit === 'place' && chosen.value !== null)
 const placing = computed(() => adding.value || changing.value)
-const spot = ref<{ x: number, y: number } | null>(null)
-watch(placing, () => {
-  spot.value = null
+const bringing = computed(() => route.query.edit === 'bring')
+/** What was tapped on the chart: a point, or the corners of a line or an outline. */
+const drawing = ref<'point' | 'line' | 'outline'>('point')
+const corners = ref<{ x: number, y: number }[]>([])
+watch([placing, drawing], () => {
+  corners.value = []
 })
-function edit(what: 'new' | 'place' | undefined) {
-  void router.push({ query: { ...route.query, edit: what, place: what === 'new' ? undefined : route.query.place } })
+function tap(at: { x: number, y: number }) {
+  corners.value = drawing.value === 'point' ? [at] : [...corners.value, at]
+}
+function hold(other: string | undefined) {
+  void router.push({ query: { ...route.query, compare: other } })
+}
+function edit(what: 'new' | 'place' | 'bring' | undefined) {
+  void router.push({ query: { ...route.query, edit: what, place: what === 'place' ? route.query.place : undefined } })
 }
 
+/** Ground off the chart becomes a place of one's own, under an id of its own. */
+const keepGround = (place: Place) => tell(async () => {
+  const kept = { ...place, id: uuidv7() }
+  await waters.keepPlace(kept)
+  choose(kept.id)
+})
 const removed = ref<Place | null>(null)
 const problem = ref<string | null>(null)
 async function tell(act: () => Promise<void>) {
@@ -53,6 +83,7 @@ const putBack = () => tell(async () => {
     <FrameWaterStaff
       class="staff"
       :ranking="chosen"
+      @scale="pxPerM = $event"
     />
     <div class="chart">
       <p
@@ -62,24 +93,44 @@ const putBack = () => tell(async () => {
         {{ advice.phases[0]!.prior.meaning }}
       </p>
       <BoardMap
+        ref="chart-map"
         :chosen-id="chosenId"
         :placing="placing"
-        :spot="spot"
+        :corners="corners"
+        :drawing="drawing"
         @choose="choose"
-        @spot="spot = $event"
+        @spot="tap"
       />
     </div>
     <aside>
       <BoardPlaceForm
         v-if="placing"
         :key="chosenId ?? 'new'"
+        v-model:drawing="drawing"
         :place="changing ? chosen!.place : null"
-        :spot="spot"
+        :corners="corners"
+        @undo-corner="corners = corners.slice(0, -1)"
         @done="choose"
+      />
+      <BoardBring
+        v-else-if="bringing"
+        @done="edit(undefined)"
+      />
+      <PlaceCompare
+        v-else-if="chosen && compared"
+        :mine="chosen"
+        :other="compared"
+        @close="hold(undefined)"
+        @choose="choose"
       />
       <BoardPlace
         v-else-if="chosen"
         :ranking="chosen"
+        :px-per-m="pxPerM"
+        @look="chartMap?.look()"
+        @keep="keepGround(chosen.place)"
+        @choose="choose"
+        @compare="hold"
         @close="choose(null)"
         @edit="edit('place')"
         @remove="remove(chosen.place)"
@@ -88,6 +139,7 @@ const putBack = () => tell(async () => {
         v-else
         @choose="choose"
         @add="edit('new')"
+        @bring="edit('bring')"
       />
       <p
         v-if="problem"

@@ -12,6 +12,7 @@ const session = useSession()
 const waters = useWater()
 const conditions = useConditions()
 const advice = useAdvice()
+const ranks = useRanking()
 const tackle = useTackle()
 const problem = ref<string | null>(null)
 
@@ -20,7 +21,7 @@ const text = (key: string) => (typeof route.query[key] === 'string' ? route.quer
 function set(change: Record<string, string | undefined>) {
   void router.replace({ query: { ...route.query, ...change } })
 }
-const ranking = computed(() => advice.rankedById(text('place') ?? null) ?? advice.ranked[0] ?? null)
+const ranking = computed(() => ranks.rankedById(text('place') ?? null) ?? (ranks.rows[0] ? ranks.full(ranks.rows[0]) : null))
 const how = computed<'castJig' | 'slipFloat'>(() => (text('how') === 'float' ? 'slipFloat' : 'castJig'))
 const held = computed(() => text('held') === '1')
 const wishedMood = computed<Mood | undefined>(() => MOODS.find(m => m === text('mood')))
@@ -44,7 +45,7 @@ const table = computed(() => {
 })
 const bodyItems = computed(() => tackle.bodies.filter(b => b.carried).map(b => ({ value: b.id, title: `${formatLength(b.attributes.lengthM, units.value)}, ${b.attributes.colour}` })))
 const lineItems = computed(() => tackle.lines.filter(l => l.carried).map(l => ({ value: l.id, title: `${formatLine(l.attributes, units.value)} ${l.attributes.material}, ${(l.attributes.diameterM * 1000).toFixed(2)} mm` })))
-const placeItems = computed(() => advice.ranked.map(r => ({ value: r.place.id, title: `${r.rank}. ${r.place.name}` })))
+const placeItems = computed(() => ranks.rows.map(r => ({ value: r.place.id, title: `${r.rank}. ${r.place.name}` })))
 
 async function carry(id: string, carried: boolean) {
   try {

@@ -1,0 +1,3 @@
+import { removePhoto } from '../../services/photos'
+
+export default route(({ event, db, angler }) => removePhoto(db, angler.id, pathId(event)))

@@ -1,0 +1,3 @@
+import { listPhotos } from '../../../../../services/photos'
+
+export default route(({ event, db, angler }) => listPhotos(db, angler.id, pathId(event, 'placeId')))
