@@ -3,7 +3,7 @@ import { id } from './journal'
 
 export interface TackleAttributes {
   head: { massKg: number, densityKgM3: number, metal: 'lead' | 'tungsten' }
-  body: { lengthM: number, depthM: number, colour: string }
+  body: { lengthM: number, depthM: number, colour: string, /** learned from a counted fall */ dragAreaM2?: number }
   line: { diameterM: number, testKg: number, material: 'mono' | 'braid' }
   float: { volumeM3: number, massKg: number, shape: string }
   shot: { massKg: number }
@@ -19,7 +19,7 @@ export type TackleItem<K extends TackleKind = TackleKind> = {
 const positive = () => Joi.number().greater(0)
 const ATTRIBUTES: Record<TackleKind, Joi.ObjectSchema> = {
   head: Joi.object({ massKg: positive().max(0.5), densityKgM3: positive().max(23000), metal: Joi.valid('lead', 'tungsten') }),
-  body: Joi.object({ lengthM: positive().max(0.3), depthM: positive().max(0.1), colour: Joi.string().min(1).max(60) }),
+  body: Joi.object({ lengthM: positive().max(0.3), depthM: positive().max(0.1), colour: Joi.string().min(1).max(60), dragAreaM2: positive().max(0.1).optional() }),
   line: Joi.object({ diameterM: positive().max(0.002), testKg: positive().max(100), material: Joi.valid('mono', 'braid') }),
   float: Joi.object({ volumeM3: positive().max(0.001), massKg: positive().max(0.2), shape: Joi.string().min(1).max(40) }),
   shot: Joi.object({ massKg: positive().max(0.2) }),
@@ -33,5 +33,11 @@ export const tackleSchema = Joi.object<TackleItem>({
   attributes: Joi.when('kind', { switch: TACKLE_KINDS.map(kind => ({ is: kind, then: ATTRIBUTES[kind] })) }),
 }).label('tackle')
 
-/** Puts a thing into the day's box or leaves it at home. */
-export const tackleChangeSchema = Joi.object<{ carried: boolean }>({ carried: Joi.boolean() })
+export interface TackleChange {
+  carried?: boolean
+  /** of a body: its learned drag; null forgets it */
+  dragAreaM2?: number | null
+}
+
+/** Puts a thing into the day's box or leaves it at home; learns or forgets a body's drag. */
+export const tackleChangeSchema = Joi.object<TackleChange>({ carried: Joi.boolean().optional(), dragAreaM2: positive().max(0.1).allow(null).optional() }).min(1).label('change')

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { Box } from '../../core/rig/rigFor'
-import type { TackleItem, TackleKind } from '../../shared/tackle'
+import type { TackleChange, TackleItem, TackleKind } from '../../shared/tackle'
 import { api } from '../utils/api'
 
 /** The angler's box. */
@@ -19,10 +19,11 @@ export const useTackle = defineStore('tackle', () => {
   }
   const carried = <K extends TackleKind>(kind: K) => of(kind).filter(item => item.carried)
 
-  async function carry(id: string, carriedNow: boolean) {
-    const saved = await api<TackleItem>(`tackle/${id}`, { method: 'PATCH', body: { carried: carriedNow } })
+  async function change(id: string, what: TackleChange) {
+    const saved = await api<TackleItem>(`tackle/${id}`, { method: 'PATCH', body: what })
     items.value = items.value.map(item => (item.id === id ? saved : item))
   }
+  const carry = (id: string, carriedNow: boolean) => change(id, { carried: carriedNow })
 
   const leadHeads = computed(() => of('head').filter(h => h.attributes.metal === 'lead').sort((a, b) => a.attributes.massKg - b.attributes.massKg))
   const bodies = computed(() => of('body').sort((a, b) => a.attributes.lengthM - b.attributes.lengthM))
@@ -31,7 +32,7 @@ export const useTackle = defineStore('tackle', () => {
   /** What goes along today, as the rig advice reads it. */
   const box = computed<Box>(() => ({
     heads: leadHeads.value.filter(h => h.carried).map(h => h.attributes),
-    bodies: carried('body').map(b => ({ id: b.id, lengthM: b.attributes.lengthM, depthM: b.attributes.depthM })),
+    bodies: carried('body').map(b => ({ id: b.id, lengthM: b.attributes.lengthM, depthM: b.attributes.depthM, dragAreaM2: b.attributes.dragAreaM2 })),
     lines: carried('line').map(l => ({ id: l.id, diameterM: l.attributes.diameterM, testKg: l.attributes.testKg })),
     floats: carried('float').map(f => ({ id: f.id, volumeM3: f.attributes.volumeM3, massKg: f.attributes.massKg })),
     shotsKg: carried('shot').map(s => s.attributes.massKg),
@@ -39,5 +40,5 @@ export const useTackle = defineStore('tackle', () => {
 
   const byId = (id: string) => items.value.find(item => item.id === id)
 
-  return { items, loaded, load, of, carry, leadHeads, bodies, lines, box, byId }
+  return { items, loaded, load, of, carry, change, leadHeads, bodies, lines, box, byId }
 })

@@ -14,6 +14,8 @@ export interface Body {
   /** height of the body seen from the side */
   depthM: number
   densityKgM3?: number
+  /** learned from a counted fall (see `learnBody`) */
+  dragAreaM2?: number
 }
 
 export interface Jig {
@@ -26,7 +28,7 @@ export interface JigOptions {
   headMassKg: number
   headDensityKgM3?: number
   body: Body
-  /** learned by `calibrateDragArea`; else 1.0 × length × depth, a broadside fall */
+  /** overrules the body's own; with neither 1.0 × length × depth, a broadside fall */
   dragAreaM2?: number
 }
 
@@ -40,7 +42,7 @@ export function jig({ headMassKg, headDensityKgM3 = LEAD_HEAD_KG_M3, body, dragA
   requireNumber('body.lengthM', body.lengthM, POSITIVE)
   requireNumber('body.depthM', body.depthM, POSITIVE)
   const bodyDensity = requireNumber('body.densityKgM3', body.densityKgM3 ?? SOFT_BODY_KG_M3, POSITIVE)
-  const area = requireNumber('dragAreaM2', dragAreaM2 ?? body.lengthM * body.depthM, POSITIVE)
+  const area = requireNumber('dragAreaM2', dragAreaM2 ?? body.dragAreaM2 ?? body.lengthM * body.depthM, POSITIVE)
   const bodyM3 = BODY_FILL * (Math.PI / 4) * body.depthM ** 2 * body.lengthM
   const massKg = headMassKg + bodyDensity * bodyM3
   return { massKg, densityKgM3: massKg / (headMassKg / headDensityKgM3 + bodyM3), dragAreaM2: area }

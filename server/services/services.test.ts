@@ -17,7 +17,7 @@ import { requireLocalAngler, setAngler } from './anglers'
 import { clockOf, setDemoStart } from './clock'
 import { Fault } from './fault'
 import { appendEntries } from './journal'
-import { listTackle, setCarried } from './tackle'
+import { changeTackle, listTackle } from './tackle'
 import { tripEntries } from './tripEntries'
 import { listTrips } from './trips'
 import { gridBytes, listPlaces, listWaters, requireWater, setGrid, waterRecord } from './waters'
@@ -109,7 +109,7 @@ describe('journal', () => {
     expect(listTrips(db, stranger.id)).toEqual([])
     expect(fault(() => requireWater(db, stranger.id, waterId)).status).toBe(404)
     expect(fault(() => appendEntries(db, stranger.id, [all[1]!])).status).toBe(409)
-    expect(fault(() => setCarried(db, stranger.id, listTackle(db, demo.ownerId)[0]!.id, false)).status).toBe(404)
+    expect(fault(() => changeTackle(db, stranger.id, listTackle(db, demo.ownerId)[0]!.id, { carried: false })).status).toBe(404)
     expect(fault(() => appendEntries(db, stranger.id, [entryOf(uuidv7(), 'start', { waterId })])).status).toBe(422)
   })
 })
@@ -209,7 +209,12 @@ describe('clock, settings and box', () => {
   it('puts a thing into the day\'s box and leaves it at home', () => {
     const { db, ownerId } = demo
     const head = listTackle(db, ownerId).find(t => t.kind === 'head' && t.carried)!
-    expect(setCarried(db, ownerId, head.id, false)).toEqual({ ...head, carried: false })
+    expect(changeTackle(db, ownerId, head.id, { carried: false })).toEqual({ ...head, carried: false })
+    expect(fault(() => changeTackle(db, ownerId, head.id, { dragAreaM2: 0.001 }))).toMatchObject({ status: 422, field: 'dragAreaM2' })
+    const body = listTackle(db, ownerId).find(t => t.kind === 'body')!
+    expect(changeTackle(db, ownerId, body.id, { dragAreaM2: 0.0007 }).attributes).toEqual({ ...body.attributes, dragAreaM2: 0.0007 })
+    expect(changeTackle(db, ownerId, body.id, { carried: false }).attributes).toHaveProperty('dragAreaM2', 0.0007)
+    expect(changeTackle(db, ownerId, body.id, { dragAreaM2: null }).attributes).toEqual(body.attributes)
     expect(listTackle(db, ownerId).find(t => t.id === head.id)!.carried).toBe(false)
   })
 })

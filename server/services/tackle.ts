@@ -1,19 +1,26 @@
 import { and, asc, eq } from 'drizzle-orm'
-import type { TackleItem } from '../../shared/tackle'
+import type { TackleAttributes, TackleChange, TackleItem } from '../../shared/tackle'
 import type { Db } from '../db/open'
 import { tackle } from '../db/schema'
-import { unknownThing } from './fault'
+import { Fault, unknownThing } from './fault'
 
 /** Everything in the angler's box, by kind and name. */
 export function listTackle(db: Db, ownerId: string): TackleItem[] {
   return db.select().from(tackle).where(eq(tackle.ownerId, ownerId)).orderBy(asc(tackle.kind), asc(tackle.name)).all().map(toItem)
 }
 
-/** Takes a thing along, or leaves it. @throws Fault 404 when the angler has no such thing */
-export function setCarried(db: Db, ownerId: string, itemId: string, carried: boolean): TackleItem {
-  const row = db.update(tackle).set({ carried }).where(and(eq(tackle.id, itemId), eq(tackle.ownerId, ownerId))).returning().get()
-  if (!row) throw unknownThing('thing in the box', itemId)
-  return toItem(row)
+/** Takes a thing along or leaves it; keeps what was learned of a body. @throws Fault 404 when the angler has no such thing, 422 for a drag of what is no body */
+export function changeTackle(db: Db, ownerId: string, itemId: string, { carried, dragAreaM2 }: TackleChange): TackleItem {
+  return db.transaction((tx) => {
+    const mine = and(eq(tackle.id, itemId), eq(tackle.ownerId, ownerId))
+    const before = tx.select().from(tackle).where(mine).get()
+    if (!before) throw unknownThing('thing in the box', itemId)
+    const item = toItem(before)
+    if (dragAreaM2 !== undefined && item.kind !== 'body') throw new Fault(422, { field: 'dragAreaM2', message: 'dragAreaM2 is learned of bodies only' })
+    const { dragAreaM2: _old, ...attributes } = item.attributes as TackleAttributes['body']
+    const learned = dragAreaM2 === undefined ? item.attributes : dragAreaM2 === null ? attributes : { ...attributes, dragAreaM2 }
+    return toItem(tx.update(tackle).set({ carried: carried ?? item.carried, attributes: learned }).where(mine).returning().get())
+  }, { behavior: 'immediate' })
 }
 
 /** Kind and attributes were checked together when the item was written. */

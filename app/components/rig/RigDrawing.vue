@@ -19,7 +19,7 @@ const props = defineProps<{
   windMS: number
   waterC: number
   lineDiameterM: number
-  body: { lengthM: number, depthM: number }
+  body: { lengthM: number, depthM: number, dragAreaM2?: number }
   lightAt: (depthM: number) => number
   units: Units
 }>()
@@ -55,7 +55,7 @@ const shades = computed(() => {
 
 const hung = computed(() => floatLine({
   baitDepthM: props.rig.baitDepthM, windMS: props.windMS, held: props.held, submergedN: props.rig.float.submergedN,
-  dragAreaM2: props.body.lengthM * props.body.depthM, lineDiameterM: props.lineDiameterM, waterTempC: props.waterC,
+  dragAreaM2: props.body.dragAreaM2 ?? props.body.lengthM * props.body.depthM, lineDiameterM: props.lineDiameterM, waterTempC: props.waterC,
 }))
 const bareRise = computed(() => props.rig.float.bare.riseM)
 /** Under the float: it stands so that the bait comes to hang at baitX. */

@@ -1,7 +1,4 @@
 import { tackleChangeSchema } from '../../../shared/tackle'
-import { setCarried } from '../../services/tackle'
+import { changeTackle } from '../../services/tackle'
 
-export default route(async ({ event, db, angler }) => {
-  const { carried } = await readJson(event, tackleChangeSchema)
-  return setCarried(db, angler.id, pathId(event), carried)
-})
+export default route(async ({ event, db, angler }) => changeTackle(db, angler.id, pathId(event), await readJson(event, tackleChangeSchema)))

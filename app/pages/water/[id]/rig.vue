@@ -33,7 +33,8 @@ const units = computed(() => session.units)
 const wind = computed(() => conditions.now.windMS)
 const reasons = computed(() => {
   if (!rig.value) return []
-  return how.value === 'castJig' ? weightReasons(rig.value, wind.value, units.value) : floatReasons(rig.value, wind.value, units.value)
+  const said = how.value === 'castJig' ? weightReasons(rig.value, wind.value, units.value) : floatReasons(rig.value, wind.value, units.value)
+  return body.value?.attributes.dragAreaM2 === undefined ? said : [...said, { tone: 'plain' as const, text: 'The fall goes by your own count of this body.' }]
 })
 const staff = computed(() => (ranking.value ? placeStaffDepth({ reachM: ranking.value.belief.quantiles.p80, deepestM: waters.deepestM, units: units.value }) : 1))
 const table = computed(() => {
@@ -68,6 +69,7 @@ async function carry(id: string, carried: boolean) {
       aria-label="The rig"
       tabindex="0"
     >
+      <RigPages />
       <v-select
         :model-value="ranking.place.id"
         :items="placeItems"
@@ -191,8 +193,18 @@ async function carry(id: string, carried: boolean) {
           @update:model-value="set({ mood: $event ?? undefined })"
         />
       </template>
+      <RigLearn
+        v-if="rig && body && line && how === 'castJig'"
+        :body-id="rig.bodyId"
+        :body="body.attributes"
+        :head-kg="rig.tie.massKg"
+        :line-m="line.attributes.diameterM"
+        :water-c="conditions.now.waterC"
+        :depth-m="rig.baitDepthM"
+        :fall-s="rig.tie.fallS"
+      />
       <p
-        v-else
+        v-if="!rig"
         class="tone-careful"
       >
         No {{ advice.boxLacks }} in the box you carry. Tick some below.
