@@ -1,3 +1,5 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import type { TackleItem } from '../shared/tackle'
 import { expect, openBoard, supposeWind, test } from './support/app'
 
 test('what to fish with follows mood and wind, and the ladder is put in order by key and by mouse', async ({ page }) => {
@@ -88,4 +90,43 @@ test('two rigs stand side by side under an address that can be sent on, and each
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('group', { name: 'Calculators' })).toBeHidden()
   await expect(page.getByTestId('said')).toBeVisible()
+})
+
+test('the box: a thing is put in, counted, taken out with undo, and the whole goes out and comes in as a table', async ({ page, app }, info) => {
+  await page.goto('/box')
+  const form = page.getByTestId('tackle-form')
+  const heads = page.getByTestId('box-head')
+  await expect(heads.locator('li').first()).toBeVisible()
+  const before = await heads.locator('li').count()
+  await form.getByRole('textbox', { name: 'name' }).fill('3/32 oz round head')
+  await form.getByRole('textbox', { name: 'weight, oz' }).fill('heavy')
+  await form.getByRole('button', { name: 'Put it in the box' }).click()
+  await expect(page.getByRole('alert')).toContainText('"weight" is missing or no number.')
+  await form.getByRole('textbox', { name: 'weight, oz' }).fill('3/32')
+  await form.getByRole('button', { name: 'Put it in the box' }).click()
+  await expect(page.getByTestId('box-said')).toContainText('3/32 oz round head is in the box.')
+  await expect(heads.locator('li')).toHaveCount(before + 1)
+  const mine = heads.locator('li').filter({ hasText: '3/32 oz round head' })
+  await mine.getByLabel(/are left$/).fill('2')
+  await mine.getByLabel(/are left$/).blur()
+  await expect(page.getByTestId('low')).toContainText('3/32 oz round head: 2 left')
+  const kept = (await app.json<TackleItem[]>('tackle')).find(t => t.name === '3/32 oz round head')!
+  expect(kept).toMatchObject({ kind: 'head', stock: 2, attributes: { metal: 'lead', densityKgM3: 10773 } })
+
+  const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a table' }).click()])
+  const csv = readFileSync(await saved.path(), 'utf8')
+  expect(csv.split('\n')[0]).toMatch(/^kind,name,carried,stock,massKg/)
+  await mine.getByRole('button', { name: /take .* out of the box/ }).click()
+  await expect(heads.locator('li')).toHaveCount(before)
+  await page.getByTestId('gone').getByRole('button', { name: 'Undo' }).click()
+  await expect(heads.locator('li')).toHaveCount(before + 1)
+  const file = info.outputPath('tackle.csv')
+  writeFileSync(file, csv.replace('3/32 oz round head,yes,2', '3/32 oz round head,yes,9'))
+  await page.getByTestId('tackle-file').setInputFiles(file)
+  await expect(page.getByTestId('box-said')).toContainText(/^\d+ kept\.$/)
+  await expect(heads.locator('li')).toHaveCount(before + 1)
+  await expect(page.getByTestId('low')).toHaveCount(0)
+  writeFileSync(file, 'kind,name,massKg\nhead,Bad,-3\n')
+  await page.getByTestId('tackle-file').setInputFiles(file)
+  await expect(page.getByRole('alert')).toContainText('Nothing was kept')
 })

@@ -32,9 +32,6 @@ try {
   await shoot(desk, 'board', ranking.first())
   await ranking.filter({ hasText: 'Kiln brush, step 2' }).click()
   await shoot(desk, 'place', desk.getByTestId('section'))
-  await desk.getByRole('button', { name: 'See it on the chart' }).click()
-  await desk.getByTestId('stance').scrollIntoViewIfNeeded()
-  await shoot(desk, 'stance', desk.getByTestId('stance-words'))
   await desk.getByRole('link', { name: 'Card', exact: true }).click()
   await shoot(desk, 'card', desk.getByTestId('card'))
   await desk.goBack()
@@ -62,6 +59,8 @@ try {
   for (let i = 0; i < 9; i++) await wind.press('ArrowRight')
   await desk.keyboard.press('Escape')
   await shoot(desk, 'bench-float-wind', desk.getByTestId('stop'))
+  await desk.getByRole('link', { name: 'What to fish with' }).click()
+  await shoot(desk, 'methods', desk.getByTestId('ladder'))
 
   await desk.getByRole('button', { name: 'back to the readings' }).click()
   await desk.getByRole('link', { name: 'Chart', exact: true }).click()

@@ -13,7 +13,7 @@ export const TACKLE_KINDS = ['head', 'body', 'line', 'float', 'shot'] as const s
 
 /** A thing in the box. */
 export type TackleItem<K extends TackleKind = TackleKind> = {
-  [P in K]: { id: string, kind: P, name: string, carried: boolean, attributes: TackleAttributes[P] }
+  [P in K]: { id: string, kind: P, name: string, carried: boolean, /** pieces in the box; null: not counted */ stock: number | null, attributes: TackleAttributes[P] }
 }[K]
 
 const positive = () => Joi.number().greater(0)
@@ -30,14 +30,21 @@ export const tackleSchema = Joi.object<TackleItem>({
   kind: Joi.valid(...TACKLE_KINDS),
   name: Joi.string().trim().min(1).max(80),
   carried: Joi.boolean(),
+  stock: Joi.number().integer().min(0).max(9999).allow(null),
   attributes: Joi.when('kind', { switch: TACKLE_KINDS.map(kind => ({ is: kind, then: ATTRIBUTES[kind] })) }),
 }).label('tackle')
 
 export interface TackleChange {
   carried?: boolean
+  stock?: number | null
   /** of a body: its learned drag; null forgets it */
   dragAreaM2?: number | null
 }
 
 /** Puts a thing into the day's box or leaves it at home; learns or forgets a body's drag. */
-export const tackleChangeSchema = Joi.object<TackleChange>({ carried: Joi.boolean().optional(), dragAreaM2: positive().max(0.1).allow(null).optional() }).min(1).label('change')
+export const tackleChangeSchema = Joi.object<TackleChange>({ carried: Joi.boolean().optional(), stock: Joi.number().integer().min(0).max(9999).allow(null).optional(), dragAreaM2: positive().max(0.1).allow(null).optional() }).min(1).label('change')
+
+export const MOST_TACKLE = 2000
+
+/** Things sent at once: all are kept or none. */
+export const tackleBatchSchema = Joi.object<{ items: TackleItem[] }>({ items: Joi.array().items(tackleSchema).min(1).max(MOST_TACKLE) }).label('batch')

@@ -23,6 +23,16 @@ export const useTackle = defineStore('tackle', () => {
     const saved = await api<TackleItem>(`tackle/${id}`, { method: 'PATCH', body: what })
     items.value = items.value.map(item => (item.id === id ? saved : item))
   }
+  /** Keeps things, new or changed: all or none. */
+  async function keep(list: readonly TackleItem[]) {
+    const kept = await api<TackleItem[]>('tackle', { method: 'POST', body: { items: list } })
+    const ids = new Set(kept.map(k => k.id))
+    items.value = [...items.value.filter(i => !ids.has(i.id)), ...kept].sort((a, b) => a.kind.localeCompare(b.kind) || a.name.localeCompare(b.name))
+  }
+  async function remove(id: string) {
+    await api<{ id: string }>(`tackle/${id}`, { method: 'DELETE' })
+    items.value = items.value.filter(i => i.id !== id)
+  }
   const carry = (id: string, carriedNow: boolean) => change(id, { carried: carriedNow })
 
   const leadHeads = computed(() => of('head').filter(h => h.attributes.metal === 'lead').sort((a, b) => a.attributes.massKg - b.attributes.massKg))
@@ -40,5 +50,5 @@ export const useTackle = defineStore('tackle', () => {
 
   const byId = (id: string) => items.value.find(item => item.id === id)
 
-  return { items, loaded, load, of, carry, change, leadHeads, bodies, lines, box, byId }
+  return { items, loaded, load, of, carry, change, keep, remove, leadHeads, bodies, lines, box, byId }
 })

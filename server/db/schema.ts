@@ -117,6 +117,8 @@ export const tackle = sqliteTable('tackle', {
   kind: text().$type<TackleKind>().notNull(),
   name: text().notNull(),
   carried: integer({ mode: 'boolean' }).notNull(),
+  /** pieces in the box; null: not counted */
+  stock: integer(),
   attributes: text({ mode: 'json' }).$type<TackleAttributes[TackleKind]>().notNull(),
 }, table => [index('tackle_by_owner').on(table.ownerId)])
 

@@ -17,7 +17,7 @@ import { requireLocalAngler, setAngler } from './anglers'
 import { clockOf, setDemoStart } from './clock'
 import { Fault } from './fault'
 import { appendEntries } from './journal'
-import { changeTackle, listTackle } from './tackle'
+import { changeTackle, keepTackle, listTackle, removeTackle } from './tackle'
 import { tripEntries } from './tripEntries'
 import { listTrips } from './trips'
 import { gridBytes, listPlaces, listWaters, requireWater, setGrid, waterRecord } from './waters'
@@ -211,6 +211,14 @@ describe('clock, settings and box', () => {
     const head = listTackle(db, ownerId).find(t => t.kind === 'head' && t.carried)!
     expect(changeTackle(db, ownerId, head.id, { carried: false })).toEqual({ ...head, carried: false })
     expect(fault(() => changeTackle(db, ownerId, head.id, { dragAreaM2: 0.001 }))).toMatchObject({ status: 422, field: 'dragAreaM2' })
+    expect(changeTackle(db, ownerId, head.id, { stock: 3 })).toMatchObject({ carried: false, stock: 3 })
+    const more = { ...head, id: uuidv7(), name: 'another head' }
+    keepTackle(db, ownerId, [more, { ...head, carried: false, name: 'renamed' }])
+    expect(listTackle(db, ownerId).map(t => t.name)).toEqual(expect.arrayContaining(['another head', 'renamed']))
+    const count = listTackle(db, ownerId).length
+    removeTackle(db, ownerId, more.id)
+    expect(listTackle(db, ownerId)).toHaveLength(count - 1)
+    expect(fault(() => removeTackle(db, ownerId, more.id)).status).toBe(404)
     const body = listTackle(db, ownerId).find(t => t.kind === 'body')!
     expect(changeTackle(db, ownerId, body.id, { dragAreaM2: 0.0007 }).attributes).toEqual({ ...body.attributes, dragAreaM2: 0.0007 })
     expect(changeTackle(db, ownerId, body.id, { carried: false }).attributes).toHaveProperty('dragAreaM2', 0.0007)

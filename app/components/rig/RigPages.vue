@@ -19,6 +19,9 @@ const links = computed(() => PAGES.map(([page, name]) => ({ name, to: { path: `/
     >
       {{ l.name }}
     </NuxtLink>
+    <NuxtLink to="/box">
+      The box
+    </NuxtLink>
   </nav>
 </template>
 

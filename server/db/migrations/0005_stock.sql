@@ -1,0 +1,1 @@
+ALTER TABLE `tackle` ADD `stock` integer;
