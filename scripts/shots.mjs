@@ -99,7 +99,7 @@ try {
   const phone = await browser.newPage({ viewport: PHONE, reducedMotion: 'reduce' })
   await phone.goto(`http://127.0.0.1:${PORT}/log`)
   await phone.getByTestId('start-day').click()
-  await shoot(phone, 'log-where', phone.getByTestId('where'))
+  await shoot(phone, 'log-where', phone.getByTestId('where').getByRole('button', { name: /Kiln brush, step 2/ }))
   await phone.getByTestId('where').getByRole('button', { name: /Kiln brush, step 2/ }).click()
   await phone.getByTestId('school').click()
   await shoot(phone, 'log-school', phone.getByTestId('save-school'))

@@ -9,7 +9,7 @@ export function useIndex() {
     { name: 'Water', to: page(place.value), here: /^\/water\/[^/]+(\/card)?\/?$/.test(route.path) },
     { name: 'Season', to: page('/season'), here: /^\/water\/[^/]+\/season/.test(route.path) },
     { name: 'Chart', to: page('/chart'), here: route.path.endsWith('/chart') },
-    { name: 'Rig', to: page(`/rig${place.value}`), here: /\/(rig|methods|two|figures)$/.test(route.path) },
+    { name: 'Rig', to: page(`/rig${place.value}`), here: /\/(rig|methods|two|figures|box)$/.test(route.path) },
     { name: 'Log', to: '/log', here: route.path.startsWith('/log') },
     { name: 'Back', to: '/days', here: route.path.startsWith('/days') },
   ])

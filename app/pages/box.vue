@@ -10,6 +10,7 @@ import { figureOf, KIND_NAMES, tackleFields } from '../utils/tackleFields'
 
 const session = useSession()
 const tackle = useTackle()
+const waters = useWater()
 const route = useRoute()
 const { set } = useQuery()
 
@@ -31,6 +32,8 @@ async function tell(act: () => Promise<void>) {
 }
 onMounted(() => tell(async () => {
   await session.load()
+  const [first] = await waters.loadList()
+  if (!waters.water && first) await waters.load(first.id)
   await tackle.load()
 }))
 
@@ -65,6 +68,10 @@ const kind = ref<TackleKind>('head')
 const name = ref('')
 const texts = reactive<Record<string, string>>({})
 const fields = computed(() => tackleFields(kind.value, session.units))
+// A choice stands on its first answer until another is given.
+watch(fields, (list) => {
+  for (const field of list) if (field.choices && !field.choices.includes(texts[field.key] ?? '')) texts[field.key] = field.choices[0]!
+}, { immediate: true })
 const add = () => tell(async () => {
   const attributes: Record<string, string | number> = {}
   for (const field of fields.value) {
@@ -109,6 +116,7 @@ const save = () => download('tackle.csv', writeCsvTackle(tackle.items.map(({ kin
 
 <template>
   <div class="page">
+    <RigPages v-if="waters.water" />
     <header>
       <h1>The box</h1>
       <div class="chips">

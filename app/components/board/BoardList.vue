@@ -172,7 +172,7 @@ const shown = computed(() => passing.value.slice(0, limit.value).map(ranks.full)
 .list { display: flex; flex-direction: column; min-height: 0; height: 100%; background: var(--sheet); }
 header { padding: 12px 18px 8px; display: grid; grid-template-columns: 1fr auto auto; gap: 6px 8px; align-items: center; border-bottom: 1px solid var(--rule); }
 header p, .flags { grid-column: 1 / 4; }
-.kind { font: inherit; font-size: 14.5px; color: var(--ink); background: var(--sheet); border: 1px solid var(--rule); border-radius: 6px; padding: 6px; max-width: 112px; min-height: 36px; }
+.kind { font: inherit; font-size: 14.5px; color: var(--ink); background: var(--sheet); border: 1px solid var(--rule); border-radius: 6px; padding: 6px; max-width: 104px; min-height: 36px; }
 h1 { white-space: nowrap; }
 .flags { display: flex; flex-wrap: wrap; gap: 5px; }
 .flags button { font: inherit; font-size: 13.5px; color: var(--ink); background: none; border: 1px solid var(--rule); border-radius: 6px; padding: 3px 8px; min-height: 30px; cursor: pointer; }

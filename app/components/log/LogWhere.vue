@@ -1,5 +1,6 @@
 <script setup lang="ts">
 const ranking = useRanking()
+const waters = useWater()
 /** As many as a thumb will scroll through. */
 const MOST = 30
 const journal = useJournal()
@@ -9,6 +10,12 @@ defineEmits<{ arrive: [placeId: string | null], end: [], undo: [] }>()
 <template>
   <div>
     <h2>Where are you?</h2>
+    <p
+      v-if="ranking.rows.length === 0"
+      class="quiet"
+    >
+      {{ ranking.problem ?? (waters.places.length === 0 ? 'No place is kept on this water yet.' : 'Working out the order …') }}
+    </p>
     <ol data-test="where">
       <li
         v-for="r in ranking.rows.filter(row => !row.candidate).slice(0, MOST).map(ranking.full)"
