@@ -9,7 +9,7 @@ import { candidatePlaces, isCandidate } from './candidatePlaces'
 import { crossSection } from './crossSection'
 import { dockParts, shadeSide, shadeUnder } from './dockShade'
 import type { PlaceAttributes, PlaceOf } from './kinds'
-import { recentWeight, stepsOn, type StepLog } from './stepsOn'
+import { recentWeight, stepLogs, stepsOn, type StepLog } from './stepsOn'
 import { downwindEnd, windThroughDay } from './windThroughDay'
 
 describe('cross-section', () => {
@@ -64,6 +64,16 @@ describe('which step of a line is on', () => {
     expect(best(chances(at(17, 125, 1.5)))).toBe(1)
     expect(best(chances(at(5, 20, 0)))).toBe(4)
     for (const list of [chances(at(17, 125, 1.5)), chances(at(5, 20, 0))]) expect(list.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12)
+  })
+  it('reads the log up to the day asked about: half after ten days, other fish not at all', () => {
+    const [place] = [step(2, 4.1).place]
+    const atMs = Date.parse('2026-04-24T12:00:00Z')
+    const ago = (days: number) => new Date(atMs - days * 86_400_000).toISOString()
+    const visits = [{ at: ago(10), placeId: 's2', minutes: 120 }, { at: ago(-1), placeId: 's2', minutes: 60 }, { at: ago(0), placeId: 'other', minutes: 60 }]
+    const catches = [{ at: ago(10), placeId: 's2', species: 'blackCrappie' as const }, { at: ago(10), placeId: 's2', species: null }, { at: ago(0), placeId: 's2', species: 'bluegill' as const }]
+    const [log] = stepLogs({ steps: [place], visits, catches, fish: 'crappie', atMs })
+    expect(log!.hours).toBeCloseTo(1, 9)
+    expect(log!.catches).toBeCloseTo(1, 9)
   })
   it('believes the recent log more, the more hours there are', () => {
     const belief = at(12, 112, 1.5)

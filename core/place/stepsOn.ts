@@ -1,6 +1,10 @@
 import { requireNumber, NOT_NEGATIVE } from '../guard'
 import { shareBetween, type DepthBelief } from '../school/depthBelief'
+import type { Species } from '../fish/species'
+import { seasonOf, type SeasonFish } from '../season/seasons'
 import { coverTop, type PlaceOf } from './kinds'
+
+const DAY_MS = 86_400_000
 
 /** A step of a staggered line with what was caught there lately. */
 export interface StepLog {
@@ -32,6 +36,25 @@ const HALF_LIFE_DAYS = 10
 /** How much a visit of some age still says about which step is on, 0–1. @throws RangeError for a negative age */
 export function recentWeight(ageDays: number): number {
   return 0.5 ** (requireNumber('ageDays', ageDays, NOT_NEGATIVE) / HALF_LIFE_DAYS)
+}
+
+/** What the recent log says of each step of a line, up to an instant; fish that were not named count. */
+export function stepLogs({ steps, visits, catches, fish, atMs }: {
+  steps: readonly PlaceOf<'brush'>[]
+  visits: readonly { at: string, placeId: string | null, minutes: number }[]
+  catches: readonly { at: string, placeId: string | null, species: Species | null }[]
+  fish: SeasonFish
+  atMs: number
+}): StepLog[] {
+  const weight = (at: string) => {
+    const ageDays = (atMs - Date.parse(at)) / DAY_MS
+    return ageDays < 0 ? 0 : recentWeight(ageDays)
+  }
+  return steps.map(place => ({
+    place,
+    hours: visits.filter(v => v.placeId === place.id).reduce((sum, v) => sum + (v.minutes / 60) * weight(v.at), 0),
+    catches: catches.filter(c => c.placeId === place.id && (c.species === null || seasonOf(c.species) === fish)).reduce((sum, c) => sum + weight(c.at), 0),
+  }))
 }
 
 /**

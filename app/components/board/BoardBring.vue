@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { v7 as uuidv7 } from 'uuid'
 import type { FoundPlace, PlacesRead } from '../../../core/formats/readPlaces'
-import { firstGuess } from '../../../core/place/firstGuess'
+import { depthNear, mergedPlaces, placeFromFound } from '../../../core/place/bringPlaces'
 import { PLACE_KINDS, placeKindName, type Place, type PlaceKind } from '../../../core/place/kinds'
 import { planImport, SAME_PLACE_M } from '../../../core/place/planImport'
-import { depthAt } from '../../../core/water/depthGrid'
 import { formatDistance } from '../../../core/units/format'
 import { MOST_PLACES, placeSchema } from '../../../shared/places'
 import { check } from '../../../shared/validate'
@@ -44,36 +43,16 @@ async function open(input: HTMLInputElement) {
   }
 }
 
-const depthOf = (p: FoundPlace) => {
-  const depth = depthAt({ grid: waters.grid!, ...waters.frame!.toLocal(p.lonDeg, p.latDeg) })
-  return p.depthM ?? (Number.isNaN(depth) ? null : depth)
-}
 const found = computed(() => read.value?.items ?? [])
-const onWater = computed(() => found.value.filter(p => depthOf(p) !== null))
-const plan = computed(() => planImport({ found: onWater.value, kept: waters.places, frame: waters.frame! }))
+const chartDepth = (p: FoundPlace) => depthNear({ grid: waters.grid!, ...waters.frame!.toLocal(p.lonDeg, p.latDeg) })
+const here = computed(() => found.value.filter(p => chartDepth(p) !== null))
+const plan = computed(() => planImport({ found: here.value, kept: waters.places, frame: waters.frame! }))
 const doubles = computed(() => plan.value.filter(p => p.twin))
 const repeats = computed(() => plan.value.filter(p => p.repeats !== null).length)
-const unsaid = computed(() => onWater.value.filter(p => p.kind === null).length)
+const unsaid = computed(() => here.value.filter(p => p.kind === null).length)
 const fresh = computed(() => plan.value.filter(p => twins.value === 'both' || (!p.twin && p.repeats === null)))
-/** Of twins, what the file knows and the kept place does not: its words, its line. */
-const merged = computed(() => (twins.value === 'both'
-  ? []
-  : doubles.value.flatMap(({ found: f, twin }) => {
-      const place = twin!.place
-      const notes = f.notes && !place.notes?.includes(f.notes) ? [place.notes, f.notes].filter(Boolean).join('\n') : place.notes
-      const shape = place.shape ?? f.shape ?? undefined
-      return notes === place.notes && shape === place.shape ? [] : [{ ...place, ...(notes && { notes }), ...(shape && { shape }) } as Place]
-    })))
-
-/** A place from what the file has: its own figures where they are sound, else guessed from the chart. */
-function placeFrom(f: FoundPlace): Place {
-  const kind = f.kind ?? otherKind.value
-  const base = { id: uuidv7(), name: f.name, kind, lonDeg: f.lonDeg, latDeg: f.latDeg, ...(f.shape && { shape: f.shape }), ...(f.notes && { notes: f.notes }) }
-  const guess = firstGuess(kind, depthOf(f)!)
-  const { type: _type, desc: _desc, name: _name, notes: _notes, kind: _kind, depthM: _depthM, ...own } = f.properties
-  const whole = check<Place>(placeSchema, { ...base, attributes: { ...guess, ...own } })
-  return whole.ok ? whole.value : { ...base, attributes: guess } as Place
-}
+const merged = computed(() => (twins.value === 'both' ? [] : mergedPlaces(plan.value)))
+const placeFrom = (one: FoundPlace) => placeFromFound({ found: one, id: uuidv7(), kind: otherKind.value, chartDepthM: chartDepth(one)!, sound: place => check<Place>(placeSchema, place).ok })
 
 async function keep() {
   busy.value = true
@@ -114,7 +93,7 @@ async function keep() {
     > {{ busy ? 'Reading …' : 'Choose a file' }}</label>
     <template v-if="read">
       <p data-test="places-read">
-        <strong>{{ fileName }}</strong>: {{ found.length }} places, {{ onWater.length }} of them on this water<template v-if="read.skipped > 0">
+        <strong>{{ fileName }}</strong>: {{ found.length }} places, {{ here.length }} of them on this water<template v-if="read.skipped > 0">
           , {{ read.skipped }} left out
         </template>.
       </p>
@@ -187,7 +166,7 @@ async function keep() {
     </p>
     <div class="buttons">
       <v-btn
-        v-if="read && onWater.length > 0"
+        v-if="read && here.length > 0"
         class="main"
         :loading="busy"
         @click="keep"

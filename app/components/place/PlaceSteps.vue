@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Place, PlaceOf } from '../../../core/place/kinds'
-import { recentWeight, stepsOn, type StepLog } from '../../../core/place/stepsOn'
-import { seasonOf } from '../../../core/season/seasons'
+import { stepLogs, stepsOn } from '../../../core/place/stepsOn'
 import { formatDepth, formatPercent } from '../../../core/units/format'
 import type { RankedPlace } from '../../stores/ranking'
 
@@ -12,19 +11,10 @@ const waters = useWater()
 const conditions = useConditions()
 const advice = useAdvice()
 
-const DAY_MS = 86_400_000
 const lineName = computed(() => (props.ranking.place.kind === 'brush' ? props.ranking.place.attributes.line ?? null : null))
 const inLine = (p: Place): p is PlaceOf<'brush'> => p.kind === 'brush' && p.attributes.line === lineName.value && p.attributes.step !== undefined
 const steps = computed(() => waters.places.filter(inLine).sort((a, b) => a.attributes.step! - b.attributes.step!))
-const age = (at: string) => (conditions.atMs - Date.parse(at)) / DAY_MS
-const logs = computed<StepLog[]>(() => steps.value.map((place) => {
-  const weigh = (at: string) => (age(at) < 0 ? 0 : recentWeight(age(at)))
-  return {
-    place,
-    hours: waters.record.visits.filter(v => v.placeId === place.id).reduce((sum, v) => sum + (v.minutes / 60) * weigh(v.at), 0),
-    catches: waters.record.catches.filter(c => c.placeId === place.id && (c.species === null || seasonOf(c.species) === advice.fish)).reduce((sum, c) => sum + weigh(c.at), 0),
-  }
-}))
+const logs = computed(() => stepLogs({ steps: steps.value, visits: waters.record.visits, catches: waters.record.catches, fish: advice.fish, atMs: conditions.atMs }))
 const belief = computed(() => advice.beliefIn(waters.deepestM, props.ranking.part))
 const chances = computed(() => (logs.value.length > 1 ? stepsOn({ steps: logs.value, belief: belief.value }) : []))
 const best = computed(() => chances.value.reduce<(typeof chances.value)[number] | null>((a, c) => (a && a.chance >= c.chance ? a : c), null))

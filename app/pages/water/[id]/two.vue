@@ -17,6 +17,7 @@ const HEIGHT = 360
 const PAD = { left: 40, right: 12, top: 16, bottom: 34 }
 const SIDES = ['a', 'b'] as const
 type Side = (typeof SIDES)[number]
+const PARTS = ['head', 'body', 'line'] as const
 const text = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : undefined)
 const ranking = computed(() => ranks.rankedById(text('place') ?? null) ?? (ranks.rows[0] ? ranks.full(ranks.rows[0]) : null))
 const rig = computed(() => ranking.value && advice.rigAt(ranking.value))
@@ -45,9 +46,11 @@ const rigs = computed(() => SIDES.flatMap((side) => {
   })
   return [{ side, ...parts, measured }]
 }))
-const headItems = computed(() => tackle.leadHeads.map(h => ({ value: h.id, title: formatWeight(h.attributes.massKg, session.units) })))
-const bodyItems = computed(() => tackle.bodies.map(b => ({ value: b.id, title: `${formatLength(b.attributes.lengthM, session.units)}, ${b.attributes.colour}` })))
-const lineItems = computed(() => tackle.lines.map(l => ({ value: l.id, title: formatLine(l.attributes, session.units) })))
+const items = computed(() => ({
+  head: tackle.leadHeads.map(h => ({ value: h.id, title: formatWeight(h.attributes.massKg, session.units) })),
+  body: tackle.bodies.map(b => ({ value: b.id, title: `${formatLength(b.attributes.lengthM, session.units)}, ${b.attributes.colour}` })),
+  line: tackle.lines.map(l => ({ value: l.id, title: formatLine(l.attributes, session.units) })),
+}))
 
 const longest = computed(() => Math.max(1, ...rigs.value.map(r => r.measured.fall.at(-1)!.seconds)))
 const deepest = computed(() => Math.max(0.5, ...rigs.value.map(r => r.measured.fall.at(-1)!.depthM)))
@@ -109,57 +112,24 @@ const said = computed(() => {
             </tr>
           </thead>
           <tbody>
-            <tr>
+            <tr
+              v-for="part in PARTS"
+              :key="part"
+            >
               <th scope="row">
-                head
+                {{ part }}
               </th>
               <td
                 v-for="r in rigs"
                 :key="r.side"
               >
                 <v-select
-                  :model-value="r.head.id"
-                  :items="headItems"
-                  :aria-label="`head of the ${r.side === 'a' ? 'first' : 'second'}`"
+                  :model-value="r[part].id"
+                  :items="items[part]"
+                  :aria-label="`${part} of the ${r.side === 'a' ? 'first' : 'second'}`"
                   density="compact"
                   hide-details
-                  @update:model-value="set({ [`${r.side}h`]: $event ?? undefined })"
-                />
-              </td>
-            </tr>
-            <tr>
-              <th scope="row">
-                body
-              </th>
-              <td
-                v-for="r in rigs"
-                :key="r.side"
-              >
-                <v-select
-                  :model-value="r.body.id"
-                  :items="bodyItems"
-                  :aria-label="`body of the ${r.side === 'a' ? 'first' : 'second'}`"
-                  density="compact"
-                  hide-details
-                  @update:model-value="set({ [`${r.side}b`]: $event ?? undefined })"
-                />
-              </td>
-            </tr>
-            <tr>
-              <th scope="row">
-                line
-              </th>
-              <td
-                v-for="r in rigs"
-                :key="r.side"
-              >
-                <v-select
-                  :model-value="r.line.id"
-                  :items="lineItems"
-                  :aria-label="`line of the ${r.side === 'a' ? 'first' : 'second'}`"
-                  density="compact"
-                  hide-details
-                  @update:model-value="set({ [`${r.side}l`]: $event ?? undefined })"
+                  @update:model-value="set({ [`${r.side}${part[0]}`]: $event ?? undefined })"
                 />
               </td>
             </tr>
