@@ -17,8 +17,8 @@ const facing: PlaceField = { key: 'facingDeg', label: 'faces', type: 'bearing', 
 const COMMON: PlaceField[] = [
   facing,
   { key: 'bottom', label: 'ground', type: 'choice', optional: true, choices: [{ value: 'mud', title: 'mud' }, { value: 'clay', title: 'clay' }, { value: 'sand', title: 'sand' }, { value: 'gravel', title: 'gravel' }, { value: 'rock', title: 'rock' }] },
-  { key: 'currentTowardDeg', label: 'current goes toward', type: 'bearing', optional: true },
-  { key: 'currentMS', label: 'how fast it runs', type: 'speed', optional: true },
+  { key: 'currentTowardDeg', label: 'current toward', type: 'bearing', optional: true },
+  { key: 'currentMS', label: 'current', type: 'speed', optional: true },
   { key: 'runs', label: 'it runs', type: 'choice', optional: true, choices: [{ value: 'always', title: 'always' }, { value: 'released', title: 'when water is let through' }] },
 ]
 

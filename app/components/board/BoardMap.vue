@@ -276,4 +276,5 @@ const legend = computed(() => levels.value.map(m => Math.round(m / depthUnitM(se
 .tints { display: flex; font-size: 13px; }
 .tints span { display: flex; flex-direction: column; width: 31px; }
 .tints i { height: 13px; }
+@media (max-width: 700px) { .legend { padding: 6px 10px; } .tints, .legend .quiet { display: none; } }
 </style>

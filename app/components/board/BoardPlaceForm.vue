@@ -39,7 +39,7 @@ function choose(next: PlaceKind) {
   figures.value = props.place?.kind === next ? { ...props.place.attributes } : { ...firstGuess(next, Number.isNaN(depthHere.value) ? Number(figures.value.bottomDepthM ?? 1) : depthHere.value) }
 }
 
-const unitOf = (field: PlaceField) => (field.type === 'speed' ? (session.units === 'us' ? 'ft a second' : 'm/s') : field.type === 'depth' ? depthUnit(session.units) : field.type === 'area' ? (session.units === 'us' ? 'sq ft' : 'm²') : field.type === 'bearing' ? '°' : null)
+const unitOf = (field: PlaceField) => (field.type === 'speed' ? (session.units === 'us' ? 'ft/s' : 'm/s') : field.type === 'depth' ? depthUnit(session.units) : field.type === 'area' ? (session.units === 'us' ? 'sq ft' : 'm²') : field.type === 'bearing' ? '°' : null)
 const scaleOf = (field: PlaceField) => (field.type === 'speed' ? (session.units === 'us' ? 0.3048 : 1) : field.type === 'depth' ? depthUnitM(session.units) : field.type === 'area' && session.units === 'us' ? SQUARE_FOOT_M2 : 1)
 const shown = (field: PlaceField) => {
   const value = figures.value[field.key]
@@ -179,6 +179,7 @@ function words({ field, message }: { field?: string, message: string }): string 
       v-model="notes"
       label="notes"
       rows="2"
+      variant="outlined"
       hide-details
       auto-grow
     />
