@@ -12,8 +12,8 @@ export interface TackleRow {
 }
 
 /** Columns of figures, in SI; every other column but the fixed ones is a text. */
-const FIGURES = ['massKg', 'densityKgM3', 'lengthM', 'depthM', 'dragAreaM2', 'diameterM', 'testKg', 'volumeM3']
-const TEXTS = ['metal', 'colour', 'material', 'shape']
+const FIGURES = ['massKg', 'densityKgM3', 'lengthM', 'depthM', 'dragAreaM2', 'diameterM', 'testKg', 'volumeM3', 'diveM']
+const TEXTS = ['metal', 'colour', 'material', 'shape', 'hook', 'tail', 'type', 'style', 'size', 'power']
 const YES = /^(1|yes|y|true|x)$/i
 
 /** Reads a table of tackle with a heading: kind and name, and any of carried, stock and the figures by their names. */

@@ -2,6 +2,7 @@ import { POSITIVE, requireNumber } from '../guard'
 import type { Sky } from '../season/sky'
 import type { SeasonFish } from '../season/seasons'
 import { lightAtDepth } from '../water/light'
+import type { Schools } from './schools'
 
 /** How a bait is coloured: never told by colour alone. */
 export interface Colour {
@@ -36,6 +37,8 @@ export interface ColourDemand {
   sunDeg: number
   /** under a dock or other shade */
   shaded: boolean
+  /** what the angler holds of colour there */
+  dockColour?: Schools['dockColour']
 }
 
 export interface ColourAdvice {
@@ -59,7 +62,7 @@ const DIM_SHARE = 0.03
  * Colours to begin with, by what the water and the light leave of them at the bait (DOMAIN §6).
  * @throws RangeError for a clarity or depth that is not above 0
  */
-export function colourFor({ fish, secchiM, depthM, sky, sunDeg, shaded }: ColourDemand): ColourAdvice {
+export function colourFor({ fish, secchiM, depthM, sky, sunDeg, shaded, dockColour = 'reflex' }: ColourDemand): ColourAdvice {
   requireNumber('depthM', depthM, POSITIVE)
   const day = Math.max(0.01, Math.sin((Math.max(0, sunDeg) * Math.PI) / 180)) * SKY_SHARE[sky]
   const lightShare = lightAtDepth({ secchiM: requireNumber('secchiM', secchiM, POSITIVE), depthM }).share * day
@@ -72,7 +75,7 @@ export function colourFor({ fish, secchiM, depthM, sky, sunDeg, shaded }: Colour
     'dim': [{ colour: c.black, because: 'against what light is left it is an outline' }, { colour: c.white, because: 'the palest catches what there is' }, { colour: c.purpleChartreuse, because: 'dark with a pale tail' }],
   }[scene]
   const own = fish === 'yellowPerch' || fish === 'europeanPerch' ? [{ colour: c.perch, because: 'perch eat their own' }] : []
-  const matters = shaded ? 'last' : scene === 'bright clear' ? 'first' : 'some'
+  const matters = shaded && dockColour === 'reflex' ? 'last' : scene === 'bright clear' ? 'first' : 'some'
   const why = { last: 'Under shade most bites are reflex: change size and retrieve before colour.', first: 'In open clear water they look long: change colour first.', some: 'One of three things to rotate: size, retrieve, colour.' }[matters]
   return { lightShare, scene, matters, why, picks: [...picks.slice(0, own.length ? 2 : 3), ...own, ...(own.length ? picks.slice(2) : [])] }
 }

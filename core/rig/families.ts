@@ -3,6 +3,7 @@ import type { PlaceKind } from '../place/kinds'
 import { seasonFishName, type SeasonFish } from '../season/seasons'
 import { formatDepth, formatDepthBand, formatSpeed, formatWind, type Units } from '../units/format'
 import { chaseSpeed, type Mood } from './mood'
+import type { Schools } from './schools'
 
 /** A way of presenting a bait, with the envelope in which it works: the field handbook's table in figures. */
 export interface Family {
@@ -71,6 +72,8 @@ export interface FamilyDemand {
   windMS: number
   /** looking for fish rather than fishing for a school that was found */
   searching: boolean
+  /** what the angler holds of noise: the silent never send a loud bait near fish */
+  noise?: Schools['noise']
 }
 
 export type FamilyKey = 'depth' | 'pace' | 'bottom' | 'cover' | 'clarity' | 'wind' | 'search'
@@ -99,15 +102,16 @@ export function rankFamilies(demand: FamilyDemand): RankedFamily[] {
   }).sort((a, b) => b.score - a.score)
 }
 
-function factorsOf(family: Family, { mood, fishDepthM, bottomDepthM, kind, secchiM, windMS, searching }: FamilyDemand): FamilyFactor[] {
+function factorsOf(family: Family, { mood, fishDepthM, bottomDepthM, kind, secchiM, windMS, searching, noise = 'search' }: FamilyDemand): FamilyFactor[] {
   const [top, bottom] = family.depthM
   const outside = Math.max(0, top - fishDepthM, fishDepthM - bottom)
   const follow = chaseSpeed(mood)
   const pace = family.slowestMS <= follow ? 1 : (follow / family.slowestMS) ** 1.5
+  const shy = noise === 'silent' ? Math.max(0.7, SHY[mood]) : SHY[mood]
   const over = Math.max(0, bottomDepthM - fishDepthM)
   return [
     { key: 'depth', value: bound(Math.exp(-((outside / (0.35 * Math.max(1, fishDepthM))) ** 2))) },
-    { key: 'pace', value: bound(pace * (1 - 0.6 * SHY[mood] * (1 - family.quiet))) },
+    { key: 'pace', value: bound(pace * (1 - 0.6 * shy * (1 - family.quiet))) },
     { key: 'bottom', value: bound(family.bottomM === null ? 1 : over <= family.bottomM ? 1 : Math.exp(-(over - family.bottomM))) },
     { key: 'cover', value: bound(1 - (SNAGGY[kind] ?? 0) * (1 - family.clears) * 0.8) },
     { key: 'clarity', value: bound(secchiM >= family.secchiM ? 1 : (secchiM / family.secchiM) ** 2) },

@@ -4,7 +4,7 @@ import { lineShape, type LineShapeResult } from './lineShape'
 /** Share of the wind's speed that the surface water takes up (MATH §3). */
 export const SURFACE_DRIFT = 0.03
 /** Depth over which the wind drift falls to 1/e, m. */
-const DRIFT_DECAY_M = 1.5
+export const DRIFT_DECAY_M = 1.5
 
 export interface FloatSettingOptions {
   /** where the bait should hang */

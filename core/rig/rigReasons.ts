@@ -1,9 +1,11 @@
+import { GRAVITY, waterDensity } from '../water/waterDensity'
 import type { Units } from '../units/format'
 import {
   formatDepth, formatDistance, formatLength, formatPercent, formatSeconds, formatSetting, formatSmall, formatSpeed, formatWeight, formatWind,
 } from '../units/format'
 import type { StandOff } from '../place/standOff'
 import type { RejectedWeight, WayOut, WeightDemand } from './chooseJigWeight'
+import { LEAD_KG_M3 } from './jig'
 import type { RigAdvice } from './rigFor'
 
 export interface RigReason {
@@ -11,8 +13,11 @@ export interface RigReason {
   tone: 'plain' | 'now' | 'careful'
 }
 
+/** Fish that follow no faster than this are slow: a fall is a long look for them. */
+const SLOW_MS = 0.15
+
 /** Why this weight: what the wind, the fall and the fishes' legs ask for, in sentences. */
-export function weightReasons({ weight, tie, chaseSpeedMS, baitDepthM }: RigAdvice, windMS: number, units: Units): RigReason[] {
+export function weightReasons({ weight, tie, chaseSpeedMS, baitDepthM }: Pick<RigAdvice, 'weight' | 'tie' | 'chaseSpeedMS' | 'baitDepthM'>, windMS: number, units: Units): RigReason[] {
   const follow = formatSpeed(chaseSpeedMS, units)
   if (weight.choice) {
     const lighter = weight.rejected.filter(r => r.massKg < tie.massKg).at(-1)
@@ -22,14 +27,29 @@ export function weightReasons({ weight, tie, chaseSpeedMS, baitDepthM }: RigAdvi
       text: `${formatWeight(tie.massKg, units)} is the lightest that does it all: felt in ${formatWind(tie.windLimitMS, units)} of wind, down to ${formatDepth(baitDepthM, units)} in ${formatSeconds(tie.fallS)}, level at ${formatSpeed(tie.holdSpeedMS, units)}.`,
     }]
     if (lighter) reasons.push({ tone: 'plain', text: `${formatWeight(lighter.massKg, units)} is ${tooMuch(lighter, windMS, units)}.` })
+    const heaviest = weight.alsoGood.at(-1)
+    if (heaviest && !heavier && chaseSpeedMS <= SLOW_MS && heaviest.massKg > 1.5 * tie.massKg) reasons.push({ tone: 'plain', text: `${formatWeight(heaviest.massKg, units)} does it too, but drops past them at ${formatSpeed(heaviest.sinkSpeedMS, units)}; slow fish are given longer by this one's ${formatSpeed(tie.sinkSpeedMS, units)}.` })
     if (heavier) reasons.push({ tone: 'plain', text: `${formatWeight(heavier.massKg, units)} must be wound at ${formatSpeed(heavier.holdSpeedMS, units)} to stay level; they follow ${follow}.` })
     return reasons
   }
   const { demands, waysOut } = weight.clash!
   return [
     { tone: 'careful', text: clashText(demands, weight.rejected, windMS, follow, units) },
+    ...(waysOut.some(w => w.way === 'addWeight') ? [] : addedText(weight.rejected[0]!, windMS, units)),
     ...waysOut.map((way): RigReason => ({ tone: 'plain', text: wayOutText(way, units) })),
   ]
+}
+
+/** Weights to put on a line, kg: common ones. */
+const PIECES_KG = [1 / 64, 1 / 32, 1 / 16, 1 / 8, 3 / 16, 1 / 4, 3 / 8, 1 / 2].map(oz => oz * 0.028349523125)
+
+/** What makes a head that is lost in the wind felt again, though it cannot then be wound level for these fish. */
+function addedText(head: RejectedWeight, windMS: number, units: Units): RigReason[] {
+  if (!head.because.includes('wind')) return []
+  const lacksKg = (head.submergedN * ((windMS / head.windLimitMS) ** 2 - 1)) / (GRAVITY * (1 - waterDensity({}) / LEAD_KG_M3))
+  const piece = PIECES_KG.find(kg => kg >= lacksKg)
+  if (piece === undefined) return []
+  return [{ tone: 'plain', text: `To feel a ${formatWeight(head.massKg, units)} in ${formatWind(windMS, units)}, add ${formatWeight(piece, units)} on the line ahead of it, and lift and drop it: wound level it outruns them.` }]
 }
 
 function tooMuch(candidate: RejectedWeight, windMS: number, units: Units): string {
@@ -111,6 +131,7 @@ export function standOffText({ fromM, toM, because }: StandOff, units: Units): s
     case 'weedEdge': return `Hold ${far} off the deep side of the edge.`
     case 'clear': return `Hold ${far} off: in water this clear they see the boat.`
     case 'deepClear': return `Hold ${far} off: deep enough, but clear.`
+    case 'farAlways': return `Hold ${far} off, deep and stained as it is: that is how you want it.`
     case 'deepStained': return 'Close is fine, straight below too: they are deep and the water is stained.'
   }
 }

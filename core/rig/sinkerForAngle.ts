@@ -6,7 +6,7 @@ import { lineShape } from './lineShape'
 
 /** Steeper than this a bottom rig is fished blind, degrees from the vertical. */
 export const MOST_LEAN_DEG = 15
-const SINKER_DRAG_M2 = 8e-4
+export const SINKER_DRAG_M2 = 8e-4
 const HEAVIEST_KG = 20
 
 export interface SinkerOptions {
