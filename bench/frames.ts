@@ -37,11 +37,13 @@ export async function framesBench() {
     const dragged = await dragMap(page)
     const slid = await slideHours(page, waterId)
     const ranked = await rankHours(page, waterId)
+    const held = await dragBench(page, waterId)
     return { what, lines: [
       `between frames: median ${dragged.at(0.5).toFixed(1)} ms, 95th percentile ${dragged.at(0.95).toFixed(1)} ms, of ${dragged.count} frames`,
       `sliding the hour of the water's temperature, a new hour each frame: median ${slid.median.toFixed(1)} ms, 95th percentile ${slid.p95.toFixed(1)} ms`,
       `ranking ${PLACES.toLocaleString('en-US')} places for a new hour in the worker: median ${ranked.median} ms, longest ${ranked.most} ms of ${ranked.count}`,
       `dragging the board's map with them: median ${ranked.frameMedian.toFixed(1)} ms between frames, 95th percentile ${ranked.frameP95.toFixed(1)} ms`,
+      ...Object.entries(held).map(([grip, t]) => `the bench's side view, ${{ 'grip-lure': 'lure', 'grip-tip': 'rod tip', 'grip-wind': 'wind' }[grip]} dragged: from a move to its frame ${t.median.toFixed(1)} ms median, ${t.p95.toFixed(1)} ms 95th percentile`),
     ] }
   }
   finally {
@@ -128,4 +130,33 @@ function seedMany(file: string): string {
   }
   db.$client.close()
   return waterId
+}
+
+/** Times from a move of the hand to the next frame while lure, rod tip and wind are dragged in the side view. */
+async function dragBench(page: Page, waterId: string) {
+  await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}/rig`)
+  const result: Record<string, { median: number, p95: number }> = {}
+  for (const grip of ['grip-lure', 'grip-tip', 'grip-wind']) {
+    await page.locator(`[data-test=${grip}]`).waitFor({ timeout: 60_000 })
+    await page.waitForTimeout(1200)
+    const { x, y, width, height } = (await page.locator(`[data-test=${grip}] .grip`).boundingBox())!
+    await page.mouse.move(x + width / 2, y + height / 2)
+    await page.mouse.down()
+    // The hand moves once a frame; what is measured is the time until the frame that shows it has been made.
+    const gaps = await page.evaluate<number[]>(`(async () => {
+      const grip = document.querySelector('[data-test=${grip}]')
+      const gaps = []
+      for (let i = 0; i < 120; i++) {
+        const before = performance.now()
+        grip.dispatchEvent(new PointerEvent('pointermove', { bubbles: true, pointerId: 1, clientX: ${x + width / 2} + 30 * Math.sin(i / 9), clientY: ${y + height / 2} + 40 * Math.sin(i / 7) }))
+        await new Promise(requestAnimationFrame)
+        await new Promise(wake => { const channel = new MessageChannel(); channel.port1.onmessage = wake; channel.port2.postMessage(0) })
+        gaps.push(performance.now() - before)
+      }
+      return gaps.sort((a, b) => a - b)
+    })()`)
+    await page.mouse.up()
+    result[grip] = { median: gaps[60]!, p95: gaps[114]! }
+  }
+  return result
 }

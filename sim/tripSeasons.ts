@@ -2,10 +2,13 @@ import { DateTime } from 'luxon'
 import type { Place } from '../core/place/kinds'
 import type { Species } from '../core/fish/species'
 import type { Entry, EntryBodies, EntryKind } from '../core/school/entries'
+import { seededRandom } from '../core/numeric/random'
 import { skyOf } from '../core/season/sky'
 import type { SeasonFish } from '../core/season/seasons'
 import { fishState, likingOf } from './fishLaw'
 import { pressure, type FishWorld } from './fishWorld'
+
+const COLOURS_TIED = ['pearl and chartreuse', 'pink and white', 'black and chartreuse', 'white']
 
 /** A kind of fish that an angler goes for on a water: its species with their shares, and how long they are. */
 export interface Quarry {
@@ -44,6 +47,8 @@ export function tripSeasons({ waterId, zone, world, places, quarries, secchiM, d
   const entries: Entry[] = []
   const fished = pressure()
   const memory = new Map<string, { fish: number, hours: number }>()
+  // What is tied on moves no fish here; its own chances leave the rest of the seasons as they are.
+  const tints = seededRandom(days.length)
   const write = <K extends EntryKind>(tripId: string, at: DateTime, kind: K, body: EntryBodies[K]): string => {
     const id = newId(at.toMillis())
     // Kind and body belong together by the signature; the union cannot see it.
@@ -107,7 +112,7 @@ export function tripSeasons({ waterId, zone, world, places, quarries, secchiM, d
     const bottomM = Math.min(waterDepthM, Math.max(topM + 0.2, topM + (state.bottomM - state.topM) * (0.4 + 0.4 * random())))
     const left = arrived.plus({ minutes })
     const schoolId = write(tripId, arrived.plus({ minutes: 4 }), 'school', { placeId: place.id, topM: round(topM), bottomM: round(bottomM), waterDepthM, tightness: random() < 0.35 ? 'tight' : random() < 0.5 ? 'clustered' : 'loose' })
-    write(tripId, arrived.plus({ minutes: 5 }), 'rig', { family: 'castJig', headKg: random() < 0.5 ? 0.000886 : 0.001772, bodyLengthM: 0.0381, bodyName: 'Slim, 1½ in', lineDiameterM: 0.00018, stopM: null })
+    write(tripId, arrived.plus({ minutes: 5 }), 'rig', { family: 'castJig', headKg: random() < 0.5 ? 0.000886 : 0.001772, bodyLengthM: 0.0381, bodyName: 'Slim, 1½ in', lineDiameterM: 0.00018, stopM: null, colour: COLOURS_TIED[Math.floor(tints() * COLOURS_TIED.length)]! })
     const times = Array.from({ length: caught }, () => 6 + random() * (minutes - 7)).sort((a, b) => a - b)
     for (const minute of times) {
       const lengthM = Math.max(0.11, Math.round((quarry.meanM + quarry.sdM * gauss()) * 1000) / 1000)

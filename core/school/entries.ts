@@ -19,7 +19,7 @@ export interface EntryBodies {
   /** at a place (null: none of the known ones) */
   arrive: { placeId: string | null }
   school: { placeId: string | null, topM: number, bottomM: number, waterDepthM: number, tightness: Tightness }
-  rig: { family: RigFamily, headKg: number, bodyLengthM: number, bodyName: string, lineDiameterM: number, stopM: number | null }
+  rig: { family: RigFamily, headKg: number, bodyLengthM: number, bodyName: string, lineDiameterM: number, stopM: number | null, /** older entries have none */ colour?: string | null, /** rung of the ladder that it came from; none: as tied on first */ rung?: string }
   /** effort spent, ending at the entry's time; counts are those not tapped one by one */
   stretch: { schoolId: string | null, minutes: number, presentations: number, looks: number, follows: number, taps: number }
   /** one tap on the pad */

@@ -36,10 +36,14 @@ export interface LoggedSchool extends Effort {
   fish: LoggedFish[]
 }
 
-export interface LoggedRig {
+/** A rig with what was fished on it, from when it was tied on until the next. */
+export interface LoggedRig extends Effort {
   id: string
   at: string
   body: EntryBodies['rig']
+  fish: number
+  /** the water as it was read last */
+  secchiM: number | null
 }
 
 export interface Visit extends Effort {
@@ -100,9 +104,10 @@ export function reduceTrip(entries: Iterable<Entry>): Trip | null {
   }
   const schools = new Map<string, LoggedSchool>()
   let visit: Visit | null = null
-  let rigId: string | null = null
+  let rig: LoggedRig | null = null
   let waterC: number | null = null
   let secchiM: number | null = null
+  let clearAt: number | null = null
   const leave = (at: string) => {
     if (visit) visit.leftAt = at
     visit = null
@@ -136,22 +141,24 @@ export function reduceTrip(entries: Iterable<Entry>): Trip | null {
         trip.endedAt = entry.at
         break
       case 'rig':
-        rigId = entry.id
-        trip.rigs.push({ id: entry.id, at: entry.at, body: entry.body })
+        rig = { id: entry.id, at: entry.at, body: entry.body, fish: 0, secchiM: clearAt, ...noEffort() }
+        trip.rigs.push(rig)
         break
       case 'stretch':
       case 'sign':
-        count(entry, [trip.effort, visit, entry.body.schoolId === null ? null : schools.get(entry.body.schoolId)])
+        count(entry, [trip.effort, visit, rig, entry.body.schoolId === null ? null : schools.get(entry.body.schoolId)])
         break
       case 'fish': {
         const school = entry.body.schoolId === null ? undefined : schools.get(entry.body.schoolId)
-        const fish: LoggedFish = { id: entry.id, at: entry.at, ...entry.body, placeId: school?.placeId ?? placeOf(visit), rigId }
+        const fish: LoggedFish = { id: entry.id, at: entry.at, ...entry.body, placeId: school?.placeId ?? placeOf(visit), rigId: (rig as LoggedRig | null)?.id ?? null }
         trip.fish.push(fish)
         school?.fish.push(fish)
         if (visit) (visit as Visit).fish++
+        if (rig) (rig as LoggedRig).fish++
         break
       }
       case 'conditions':
+        clearAt = entry.body.secchiM ?? clearAt
         trip.conditions.push({ id: entry.id, at: entry.at, body: entry.body })
         break
       case 'note':

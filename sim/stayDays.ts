@@ -1,0 +1,80 @@
+import { adviseStay, type Stretch } from '../core/school/adviseStay'
+import { gammaDraw } from '../core/numeric/gammaDraw'
+import { seededRandom } from '../core/numeric/random'
+
+/** How places of a simulated day differ, how a bite fades in them, and how long the run between them is. */
+export interface StayWorld {
+  name: string
+  /** fish an hour on arrival: mean, and its spread over the mean */
+  meanPerHour: number
+  patchy: number
+  fadeMin: number
+  /** each fish taken puts the rest off by so much as well, share */
+  takenShare: number
+  travelMin: number
+  dayMin: number
+}
+
+const ASK_MIN = 4
+/** Signs for each fish that bites. */
+const FOLLOWS = 1.2
+const TAPS = 0.6
+
+export type Leaver = (at: { stretches: Stretch[], minutes: number, ratePerMin: number, left: number, world: StayWorld }) => boolean
+
+/** Fish of a day with a rule for leaving; places are drawn anew at each stop from the world's spread. */
+export function fishDay(world: StayWorld, leave: Leaver, seed: number): number {
+  const random = seededRandom(seed)
+  let total = 0
+  let left = world.dayMin
+  while (left > 0) {
+    let rate = gammaDraw(1 / world.patchy ** 2, random) * world.patchy ** 2 * world.meanPerHour / 60
+    const stretches: Stretch[] = []
+    let minutes = 0
+    for (;;) {
+      const spell = Math.min(ASK_MIN, left)
+      const mean = rate * world.fadeMin * -Math.expm1(-spell / world.fadeMin)
+      const catches = poisson(mean, random)
+      total += catches
+      stretches.push({ minutes: spell, presentations: Math.round(spell * 1.2), catches, follows: poisson(FOLLOWS * mean, random), taps: poisson(TAPS * mean, random) })
+      rate *= Math.exp(-spell / world.fadeMin) * (1 - world.takenShare) ** catches
+      minutes += spell
+      left -= spell
+      if (left <= 0) break
+      if (leave({ stretches, minutes, ratePerMin: rate, left, world })) break
+    }
+    left -= world.travelMin
+  }
+  return total
+}
+
+/** By the advice, which knows the world's spread and nothing of the place but what was caught. */
+export const byAdvice: Leaver = ({ stretches, left, world }) => adviseStay({
+  prior: { alpha: 1 / world.patchy ** 2, beta: 1 / (world.patchy ** 2 * world.meanPerHour) }, stretches,
+  elsewhere: { ratePerHour: world.meanPerHour, sdPerHour: world.meanPerHour * world.patchy, travelMin: world.travelMin }, minutesLeft: left,
+}).action === 'go'
+
+export const byClock = (stayMin: number): Leaver => ({ minutes }) => minutes >= stayMin
+
+/** Knows what bites here now, and leaves below a rate that was chosen with hindsight for the world. */
+export const byThreshold = (perHour: number): Leaver => ({ ratePerMin, left, world }) => left > world.travelMin && ratePerMin * 60 < perHour
+
+function poisson(mean: number, random: () => number): number {
+  let [n, p] = [0, random()]
+  for (const floor = Math.exp(-mean); p > floor; n++) p *= random()
+  return n
+}
+
+/** Worlds that are judged: how patchy, how fast the bite fades, how far the run. */
+export const STAY_WORLDS: readonly StayWorld[] = [[1.1, 20, 4], [1.1, 40, 9], [1.1, 90, 12], [1.4, 20, 9], [1.4, 45, 5], [1.4, 90, 15], [1.8, 30, 12], [1.8, 60, 6]]
+  .map(([patchy, fadeMin, travelMin]) => ({ name: `spread ${patchy}, fades in ${fadeMin} min, run ${travelMin} min`, meanPerHour: 8, patchy: patchy!, fadeMin: fadeMin!, travelMin: travelMin!, takenShare: 0.01, dayMin: 480 }))
+
+export interface StayScore { world: StayWorld, advised: number, clock: number, knowing: number }
+
+/** A rule's mean day in a world, the best fixed clock's, and the all-knowing leaver's. */
+export function judgeStay(world: StayWorld, days: number, seed = 1): StayScore {
+  const mean = (leave: Leaver) => Array.from({ length: days }, (_, i) => fishDay(world, leave, seed * 1000 + i)).reduce((a, b) => a + b, 0) / days
+  const clocks = [4, 8, 12, 16, 20, 28, 36, 48, 60, 80, 120]
+  const thresholds = [0.1, 0.2, 0.3, 0.45, 0.6, 0.8, 1, 1.25, 1.5, 1.8, 2.2, 2.7, 3.3].map(share => share * world.meanPerHour)
+  return { world, advised: mean(byAdvice), clock: Math.max(...clocks.map(c => mean(byClock(c)))), knowing: Math.max(...thresholds.map(t => mean(byThreshold(t)))) }
+}
