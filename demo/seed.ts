@@ -10,6 +10,7 @@ import type { Place } from '../core/place/kinds'
 import type { DepthGrid } from '../core/water/depthGrid'
 import { localFrame } from '../core/water/localFrame'
 import { migrateDb, openDb, type Db } from '../server/db/open'
+import { freshenReadTables, refreshReadTables } from '../server/services/readTables'
 import { places as placeTable, tackle, waters } from '../server/db/schema'
 import { requireLocalAngler } from '../server/services/anglers'
 import { setDemoStart } from '../server/services/clock'
@@ -81,6 +82,7 @@ export function seedDemo(db: Db): 'seeded' | 'kept' {
     for (const item of box) db.insert(tackle).values({ ...requireValid(tackleSchema, item), ownerId: angler.id }).run()
     const entries = [...history, ...run, ...recent]
     for (let i = 0; i < entries.length; i += MOST_ENTRIES) appendEntries(db, angler.id, requireValid(journalBatchSchema, { entries: entries.slice(i, i + MOST_ENTRIES) }).entries)
+    freshenReadTables(db, angler.id)
     setDemoStart(db, new Date(morningMs).toISOString())
   })
   return 'seeded'
@@ -130,6 +132,7 @@ if (process.argv[1] && import.meta.url === pathToFileURL(process.argv[1]).href) 
   const file = resolve(process.env.DB_FILE ?? '.data/demo.db')
   const db = openDb(file)
   migrateDb(db, resolve('server/db/migrations'))
+  refreshReadTables(db)
   console.log(seedDemo(db) === 'seeded' ? `Demo water written to ${file}` : `Kept the log that is in ${file}`)
   // Closing folds the write-ahead log into the file, which can then be copied.
   db.$client.close()

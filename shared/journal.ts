@@ -38,6 +38,8 @@ const BODIES: Record<EntryKind, Joi.ObjectSchema> = {
     bodyName: Joi.string().trim().min(1).max(80),
     lineDiameterM: Joi.number().greater(0).max(0.002),
     stopM: depth().allow(null),
+    colour: Joi.string().trim().min(1).max(60).allow(null).optional(),
+    rung: Joi.string().min(1).max(40).optional(),
   }),
   stretch: Joi.object({
     schoolId: idOrNull(), minutes: Joi.number().min(0).max(1440), presentations: count(), looks: count(), follows: count(), taps: count(),

@@ -1,3 +1,4 @@
+import type { BaitSpell } from '../core/rig/colourRecord'
 import type { Species } from '../core/fish/species'
 import type { LoggedDepth } from '../core/school/depthBelief'
 import type { EntryBodies } from '../core/school/entries'
@@ -40,6 +41,8 @@ export interface WaterRecord {
   schools: RecordedSchool[]
   /** effort by the time it began, for when and where fish feed */
   visits: { at: string, leftAt: string | null, placeId: string | null, minutes: number }[]
+  /** spells of fishing by the bait that was on */
+  baits: BaitSpell[]
   catches: { at: string, placeId: string | null, species: Species | null, depthM: number | null }[]
 }
 

@@ -1,7 +1,6 @@
 import { journalBatchSchema } from '../../shared/journal'
-import { appendEntries } from '../services/journal'
 
-export default route(async ({ event, db, angler }) => {
+export default route(async ({ event, angler }) => {
   const { entries } = await readJson(event, journalBatchSchema)
-  return appendEntries(db, angler.id, entries)
+  return await useJournalQueue().append(angler.id, entries)
 })

@@ -2,6 +2,9 @@ import { index, integer, real, sqliteTable, text, blob, primaryKey } from 'drizz
 import type { PlaceAttributes, PlaceKind, PlaceShape } from '../../core/place/kinds'
 import type { CurrentSide } from '../../core/place/stance'
 import type { EntryBodies, EntryKind, Fate, Tightness } from '../../core/school/entries'
+import type { Rung } from '../../core/rig/ladder'
+import type { Schools } from '../../core/rig/schools'
+import type { LimitRule } from '../../core/fish/limits'
 import type { Species } from '../../core/fish/species'
 import type { TackleAttributes, TackleKind } from '../../shared/tackle'
 import type { Units } from '../../core/units/format'
@@ -16,6 +19,10 @@ export const anglers = sqliteTable('anglers', {
   /** which side of a place to hold on in a current */
   currentSide: text().$type<CurrentSide>().notNull().default('up'),
   rodM: real().notNull().default(2.13),
+  /** answers to what practitioners disagree on; those left out are the defaults */
+  schools: text({ mode: 'json' }).$type<Partial<Schools>>().notNull().default({}),
+  /** bag and length rules, as the angler entered them */
+  limits: text({ mode: 'json' }).$type<LimitRule[]>().notNull().default([]),
 })
 
 const owner = () => text().notNull().references(() => anglers.id)
@@ -111,6 +118,14 @@ export const photos = sqliteTable('photos', {
   bytes: blob({ mode: 'buffer' }).notNull(),
 }, table => [index('photos_by_place').on(table.ownerId, table.placeId)])
 
+/** The order of changes that was agreed on for a place, taken along to the water. */
+export const ladders = sqliteTable('ladders', {
+  ownerId: owner(),
+  placeId: text().notNull().references(() => places.id),
+  at: text().notNull(),
+  rungs: text({ mode: 'json' }).$type<Rung[]>().notNull(),
+}, table => [primaryKey({ columns: [table.ownerId, table.placeId] })])
+
 export const tackle = sqliteTable('tackle', {
   id: text().primaryKey(),
   ownerId: owner(),
@@ -131,6 +146,12 @@ export const entries = sqliteTable('entries', {
   kind: text().$type<EntryKind>().notNull(),
   body: text({ mode: 'json' }).$type<EntryBodies[EntryKind]>().notNull(),
 }, table => [index('entries_by_trip').on(table.ownerId, table.tripId)])
+
+/** Trips whose journal has grown since their read tables were made: marked in the commit of the entries, made again before the next reading. */
+export const staleTrips = sqliteTable('stale_trips', {
+  ownerId: owner(),
+  tripId: text().notNull(),
+}, table => [primaryKey({ columns: [table.ownerId, table.tripId] })])
 
 /** Read table: a trip as the journal stands. */
 export const trips = sqliteTable('trips', {
@@ -168,6 +189,19 @@ export const schools = sqliteTable('schools', {
   minutes: real().notNull(),
   presentations: integer().notNull(),
 }, table => [index('schools_by_trip').on(table.ownerId, table.tripId)])
+
+/** Read table: rigs, with what was fished on each. */
+export const rigs = sqliteTable('rigs', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  tripId: text().notNull(),
+  at: text().notNull(),
+  colour: text(),
+  secchiM: real(),
+  minutes: real().notNull(),
+  presentations: integer().notNull(),
+  fish: integer().notNull(),
+}, table => [index('rigs_by_trip').on(table.ownerId, table.tripId)])
 
 /** Read table: fish. */
 export const fish = sqliteTable('fish', {

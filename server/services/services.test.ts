@@ -8,15 +8,18 @@ import { v7 as uuidv7 } from 'uuid'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { decodeDepthGrid } from '../../core/water/depthGridBlob'
 import { deepest, waterArea } from '../../core/water/depthGrid'
+import type { Rung } from '../../core/rig/ladder'
 import { reduceTrip } from '../../core/school/reduceTrip'
 import { seedDemo } from '../../demo/seed'
 import { migrateDb, openDb } from '../db/open'
-import { anglers, entries, fish, schools, trips, visits, waters } from '../db/schema'
+import { anglers, entries, fish, rigs, schools, settings, trips, visits, waters } from '../db/schema'
 import { demoDb, emptyDb, entryOf } from '../support/testDb'
 import { requireLocalAngler, setAngler } from './anglers'
 import { clockOf, setDemoStart } from './clock'
 import { Fault } from './fault'
 import { appendEntries } from './journal'
+import { keepLadder, listLadders } from './ladders'
+import { freshenReadTables, refreshReadTables } from './readTables'
 import { changeTackle, keepTackle, listTackle, removeTackle } from './tackle'
 import { tripEntries } from './tripEntries'
 import { listTrips } from './trips'
@@ -55,6 +58,7 @@ describe('journal', () => {
   it('keeps the read tables in step with the entries', () => {
     const { db } = demo
     const { tripId, school } = logDay()
+    freshenReadTables(db, demo.ownerId)
     expect(db.select().from(trips).where(eq(trips.id, tripId)).get()).toMatchObject({ startedAt: '2026-04-24T12:00:00.000Z', endedAt: null })
     expect(db.select().from(schools).where(eq(schools.tripId, tripId)).all()).toEqual([expect.objectContaining({ id: school.id, minutes: 30, presentations: 40, tightness: 'tight' })])
     expect(db.select().from(fish).where(eq(fish.tripId, tripId)).all()).toEqual([expect.objectContaining({ species: 'blackCrappie', placeId: demo.places[0]!.id })])
@@ -86,8 +90,10 @@ describe('journal', () => {
     const { tripId, caught } = logDay()
     const undo = entryOf(tripId, 'undo', { entryId: caught.id }, '2026-04-24T12:50:00.000Z')
     appendEntries(db, ownerId, [undo])
+    freshenReadTables(db, ownerId)
     expect(db.select().from(fish).where(eq(fish.tripId, tripId)).all()).toEqual([])
     appendEntries(db, ownerId, [entryOf(tripId, 'undo', { entryId: undo.id }, '2026-04-24T12:51:00.000Z')])
+    freshenReadTables(db, ownerId)
     expect(db.select().from(fish).where(eq(fish.tripId, tripId)).all()).toHaveLength(1)
   })
 
@@ -241,5 +247,43 @@ describe('database', () => {
     expect(() => migrateDb(again, 'server/db/migrations')).not.toThrow()
     again.$client.close()
     rmSync(folder, { recursive: true })
+  })
+})
+
+describe('read tables after an upgrade', () => {
+  it('are made again from the journal once, and hold what was fished on each rig', () => {
+    const { db, ownerId, waterId } = demoDb()
+    const tripId = uuidv7()
+    appendEntries(db, ownerId, [
+      entryOf(tripId, 'start', { waterId }), entryOf(tripId, 'arrive', { placeId: null }, '2026-04-24T12:01:00.000Z'),
+      entryOf(tripId, 'rig', { family: 'castJig', headKg: 0.0009, bodyLengthM: 0.04, bodyName: 'Slim', lineDiameterM: 2e-4, stopM: null, colour: 'white' }, '2026-04-24T12:02:00.000Z'),
+      entryOf(tripId, 'fish', { schoolId: null, species: null, lengthM: null, fate: null, depthM: null }, '2026-04-24T12:20:00.000Z'),
+      entryOf(tripId, 'stretch', { schoolId: null, minutes: 20, presentations: 25, looks: 0, follows: 1, taps: 0 }, '2026-04-24T12:22:00.000Z'),
+    ])
+    freshenReadTables(db, ownerId)
+    const kept = () => db.select({ colour: rigs.colour, minutes: rigs.minutes, presentations: rigs.presentations, fish: rigs.fish }).from(rigs).where(eq(rigs.tripId, tripId)).all()
+    expect(kept()).toEqual([{ colour: 'white', minutes: 20, presentations: 25, fish: 1 }])
+    db.delete(rigs).run()
+    db.delete(settings).where(eq(settings.key, 'readTables')).run()
+    refreshReadTables(db)
+    expect(kept()).toHaveLength(1)
+    db.delete(rigs).run()
+    refreshReadTables(db)
+    expect(kept()).toHaveLength(0)
+  })
+})
+
+describe('a place\'s ladder', () => {
+  const rung = { id: 'size-1', change: 'size' as const, from: '2 in', to: '1 in', presentations: 15, value: 0.0254 }
+  it('is kept, replaced, and left at home', () => {
+    const { db, ownerId, waterId } = demoDb()
+    const [place] = listPlaces(db, ownerId, waterId)
+    const keep = (rungs: Rung[]) => keepLadder(db, ownerId, waterId, place!.id, rungs, Date.parse('2026-04-24T12:00:00.000Z'))
+    keep([rung])
+    keep([{ ...rung, to: '1½ in' }])
+    expect(listLadders(db, ownerId, waterId)).toEqual([{ placeId: place!.id, at: '2026-04-24T12:00:00.000Z', rungs: [{ ...rung, to: '1½ in' }] }])
+    keep([])
+    expect(listLadders(db, ownerId, waterId)).toEqual([])
+    expect(() => keepLadder(db, ownerId, waterId, uuidv7(), [rung], 0)).toThrow(/place/)
   })
 })

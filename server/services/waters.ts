@@ -8,8 +8,9 @@ import type { DepthGrid } from '../../core/water/depthGrid'
 import type { Place } from '../../core/place/kinds'
 import type { Water, WaterRecord, WaterSummary } from '../../shared/waters'
 import type { Db, Tx } from '../db/open'
-import { fish, grids, places, readings, schools, trips, visits, waters } from '../db/schema'
+import { fish, grids, places, readings, rigs, schools, trips, visits, waters } from '../db/schema'
 import { unknownThing } from './fault'
+import { freshenReadTables } from './readTables'
 
 export function listWaters(db: Db, ownerId: string): WaterSummary[] {
   return db.select({ id: waters.id, name: waters.name }).from(waters).where(eq(waters.ownerId, ownerId)).orderBy(asc(waters.name)).all()
@@ -48,6 +49,7 @@ export function listPlaces(db: Db, ownerId: string, waterId: string): Place[] {
 
 /** What the log says about a water: readings, past schools, visits and catches. */
 export function waterRecord(db: Db, ownerId: string, { id: waterId, zone }: Water): WaterRecord {
+  freshenReadTables(db, ownerId)
   const ofWater = and(eq(trips.ownerId, ownerId), eq(trips.waterId, waterId))
   const seen = db.select({ school: schools }).from(schools).innerJoin(trips, and(eq(trips.id, schools.tripId), eq(trips.ownerId, schools.ownerId))).where(ofWater).all()
   const been = db.select({ visit: visits }).from(visits).innerJoin(trips, and(eq(trips.id, visits.tripId), eq(trips.ownerId, visits.ownerId))).where(ofWater).all()
@@ -60,6 +62,7 @@ export function waterRecord(db: Db, ownerId: string, { id: waterId, zone }: Wate
     goneNames: Object.fromEntries(db.select({ id: places.id, name: places.name }).from(places).where(and(eq(places.ownerId, ownerId), eq(places.waterId, waterId), isNotNull(places.removedAt))).all().map(p => [p.id, p.name])),
     visits: been.map(({ visit: { arrivedAt, leftAt, placeId, minutes } }) => ({ at: arrivedAt, leftAt, placeId, minutes })),
     catches: caught.map(({ at, placeId, species, depthM }) => ({ at, placeId, species, depthM })),
+    baits: db.select({ colour: rigs.colour, minutes: rigs.minutes, fish: rigs.fish, secchiM: rigs.secchiM }).from(rigs).innerJoin(trips, and(eq(trips.id, rigs.tripId), eq(trips.ownerId, rigs.ownerId))).where(ofWater).all(),
     schools: seen.map(({ school: { id, at, placeId, topM, bottomM, waterC, secchiM } }) => ({ at, placeId, topM, bottomM, waterC, secchiM, hour: hourOfDay(at, zone), species: mainSpecies(id) })),
   }
 }

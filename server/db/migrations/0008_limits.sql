@@ -1,0 +1,1 @@
+ALTER TABLE `anglers` ADD `limits` text DEFAULT '[]' NOT NULL;
