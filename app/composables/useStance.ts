@@ -39,7 +39,7 @@ export function useStance(ranking: () => RankedPlace | null) {
     const phase = (advice.partPhases[part] ?? advice.phases)[0]!.phase
     return stance({
       grid: waters.grid, target: target.value, kind: place.kind, facingDeg: place.attributes.facingDeg, fishDepthM, windMS, windFromDeg,
-      standOff: standOff({ kind: place.kind, phase, fishDepthM, secchiM, rodM: session.angler?.rodM }),
+      standOff: standOff({ kind: place.kind, phase, fishDepthM, secchiM, rodM: session.angler?.rodM, overDeep: session.schools.overDeep }),
       currentMS: currentMS.value ?? 0, currentTowardDeg: place.attributes.currentTowardDeg ?? 0, side: session.angler?.currentSide,
     })
   })

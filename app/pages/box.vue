@@ -2,7 +2,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { readCsvTackle, writeCsvTackle, type TackleRow } from '../../core/formats/csvTackle'
 import { LEAD_HEAD_KG_M3, TUNGSTEN_HEAD_KG_M3 } from '../../core/rig/jig'
-import { formatLength, formatLine, formatWeight } from '../../core/units/format'
+import { formatDepth, formatLength, formatLine, formatWeight } from '../../core/units/format'
 import { TACKLE_KINDS, tackleSchema, type TackleItem, type TackleKind } from '../../shared/tackle'
 import { check } from '../../shared/validate'
 import { download } from '../utils/download'
@@ -40,11 +40,16 @@ onMounted(() => tell(async () => {
 function facts(item: TackleItem): string {
   const units = session.units
   switch (item.kind) {
-    case 'head': return `${formatWeight(item.attributes.massKg, units)} ${item.attributes.metal}`
-    case 'body': return `${formatLength(item.attributes.lengthM, units)}, ${item.attributes.colour}${item.attributes.dragAreaM2 === undefined ? '' : ', fall learned'}`
+    case 'head': return [`${formatWeight(item.attributes.massKg, units)} ${item.attributes.metal}`, item.attributes.shape, item.attributes.hook && `hook ${item.attributes.hook}`].filter(Boolean).join(', ')
+    case 'body': return `${formatLength(item.attributes.lengthM, units)}${item.attributes.tail ? ` ${item.attributes.tail}` : ''}, ${item.attributes.colour}${item.attributes.dragAreaM2 === undefined ? '' : ', fall learned'}`
     case 'line': return `${formatLine(item.attributes, units)} ${item.attributes.material}`
     case 'float': return `${item.attributes.shape}, carries ${formatWeight(item.attributes.volumeM3 * 1000 - item.attributes.massKg, units)}`
-    case 'shot': return formatWeight(item.attributes.massKg, units)
+    case 'shot': return `${formatWeight(item.attributes.massKg, units)}${item.attributes.style ? `, ${item.attributes.style}` : ''}`
+    case 'bait': return `${item.attributes.type}, ${formatLength(item.attributes.lengthM, units)}, ${formatWeight(item.attributes.massKg, units)}${item.attributes.diveM ? `, runs at ${formatDepth(item.attributes.diveM, units)}` : ''}`
+    case 'leader': return `${formatLine(item.attributes, units)} ${item.attributes.material}, ${(item.attributes.diameterM * 1000).toFixed(2)} mm`
+    case 'hook': return `${item.attributes.size}, ${(item.attributes.massKg * 1000).toFixed(2)} g`
+    case 'rod': return `${formatDepth(item.attributes.lengthM, units)}, ${item.attributes.power}`
+    case 'sock': return `${formatDepth(item.attributes.diameterM, units)} across`
   }
 }
 const groups = computed(() => TACKLE_KINDS.map(kind => ({ kind, name: KIND_NAMES[kind], items: tackle.of(kind).filter(i => !onlyCarried.value || i.carried) })).filter(g => g.items.length > 0 || !onlyCarried.value))
@@ -77,6 +82,7 @@ const add = () => tell(async () => {
   for (const field of fields.value) {
     const given = texts[field.key] ?? field.choices?.[0] ?? ''
     const value = field.unit ? figureOf(given) * field.unit.si : given.trim()
+    if (field.optional && given.trim() === '') continue
     if (value === '' || Number.isNaN(value)) throw new Error(`"${field.label}" is missing or no number.`)
     attributes[field.key] = value
   }

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { Place } from '../../core/place/kinds'
-import { missingFromBox, rigFor, type RigAdvice, type RigOptions } from '../../core/rig/rigFor'
+import { missingFromBox } from '../../core/rig/box'
+import { rigFor, type RigAdvice, type RigOptions } from '../../core/rig/rigFor'
 import { seasonOf, type SeasonFish } from '../../core/season/seasons'
 import { depthBelief, type DepthBelief, type LoggedDepth } from '../../core/school/depthBelief'
 import { comfortBand } from '../../core/season/comfort'
@@ -9,6 +10,7 @@ import { lightAtDepth, depthOfLight, maxPlantDepth } from '../../core/water/ligh
 import { useConditions } from './conditions'
 import { usePhases } from './phases'
 import { useSeason } from './season'
+import { useSession } from './session'
 import { useTackle } from './tackle'
 import { useWater } from './water'
 
@@ -20,6 +22,7 @@ const DIM_SHARE = 0.05
 
 /** What core says about the conditions on show: phases, depths, ranked places, light. Only wiring; no figure is made here. */
 export const useAdvice = defineStore('advice', () => {
+  const session = useSession()
   const conditions = useConditions()
   const waters = useWater()
   const tackle = useTackle()
@@ -93,12 +96,12 @@ export const useAdvice = defineStore('advice', () => {
 
   const boxLacks = computed(() => missingFromBox(tackle.box))
 
-  /** A rig for a place; null while the box cannot make one. */
-  function rigAt(ranking: { place: Place, part: number, belief: DepthBelief }, wish?: RigOptions['wish']): RigAdvice | null {
+  /** A rig for a place, in a wind other than the day's if one is given; null while the box cannot make one. */
+  function rigAt(ranking: { place: Place, part: number, belief: DepthBelief }, wish?: RigOptions['wish'], windMS = conditions.now.windMS): RigAdvice | null {
     if (boxLacks.value) return null
     return rigFor({
-      place: ranking.place, belief: ranking.belief, phase: (partPhases.value[ranking.part] ?? phases.value)[0]!.prior, box: tackle.box, wish,
-      waterC: conditions.now.waterC, secchiM: conditions.now.secchiM, windMS: conditions.now.windMS,
+      place: ranking.place, belief: ranking.belief, phase: (partPhases.value[ranking.part] ?? phases.value)[0]!.prior, box: tackle.box, wish, schools: session.schools,
+      waterC: conditions.now.waterC, secchiM: conditions.now.secchiM, windMS,
     })
   }
 

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
-import type { Angler, AnglerSettings } from '../../shared/angler'
+import { DEFAULT_SCHOOLS } from '../../core/rig/schools'
+import type { Angler, AnglerChange, AnglerSettings } from '../../shared/angler'
 import { api } from '../utils/api'
 
 const TICK_MS = 10_000
@@ -13,6 +14,7 @@ export const useSession = defineStore('session', () => {
   const nowMs = ref(0)
   const ground = ref<'day' | 'night'>(localStorage.getItem(NIGHT_KEY) === 'night' ? 'night' : 'day')
   const staffSide = ref<'left' | 'right'>(localStorage.getItem(SIDE_KEY) === 'right' ? 'right' : 'left')
+  const schools = computed(() => angler.value?.schools ?? DEFAULT_SCHOOLS)
   const units = computed(() => angler.value?.units ?? 'us')
 
   /** The one place where the app reads the machine's clock. */
@@ -43,10 +45,10 @@ export const useSession = defineStore('session', () => {
   }
 
   /** Shown at once, and taken back if the server does not keep it. */
-  async function set(change: Partial<AnglerSettings>) {
+  async function set(change: AnglerChange) {
     const before = angler.value
     if (!before) return
-    angler.value = { ...before, ...change }
+    angler.value = { ...before, ...change, schools: { ...before.schools, ...change.schools } }
     try {
       await api<AnglerSettings>('me', { method: 'PATCH', body: change })
     }
@@ -59,5 +61,5 @@ export const useSession = defineStore('session', () => {
   watch(ground, value => localStorage.setItem(NIGHT_KEY, value))
   watch(staffSide, value => localStorage.setItem(SIDE_KEY, value))
 
-  return { angler, units, nowMs, ground, staffSide, load, set, instant, tick }
+  return { angler, units, schools, nowMs, ground, staffSide, load, set, instant, tick }
 })

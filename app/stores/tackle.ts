@@ -1,7 +1,12 @@
 import { defineStore } from 'pinia'
-import type { Box } from '../../core/rig/rigFor'
+import type { Box } from '../../core/rig/box'
 import type { TackleChange, TackleItem, TackleKind } from '../../shared/tackle'
 import { api } from '../utils/api'
+
+/** A head for general use is no heavier; shad heads and the like have families of their own, kg. */
+const HEAVIEST_GENERAL_KG = 0.0075
+/** Things put in before weights had styles are told by their names. */
+const styleOf = (name: string) => (/slip|peg/i.test(name) ? 'pegged' : 'shot')
 
 /** The angler's box. */
 export const useTackle = defineStore('tackle', () => {
@@ -35,18 +40,29 @@ export const useTackle = defineStore('tackle', () => {
   }
   const carry = (id: string, carriedNow: boolean) => change(id, { carried: carriedNow })
 
-  const leadHeads = computed(() => of('head').filter(h => h.attributes.metal === 'lead').sort((a, b) => a.attributes.massKg - b.attributes.massKg))
+  const leadHeads = computed(() => of('head').filter(h => h.attributes.metal === 'lead' && (h.attributes.shape === undefined || h.attributes.shape === 'round' || h.attributes.shape === 'flat') && h.attributes.massKg <= HEAVIEST_GENERAL_KG).sort((a, b) => a.attributes.massKg - b.attributes.massKg))
   const bodies = computed(() => of('body').sort((a, b) => a.attributes.lengthM - b.attributes.lengthM))
   const lines = computed(() => of('line').sort((a, b) => a.attributes.testKg - b.attributes.testKg))
 
   /** What goes along today, as the rig advice reads it. */
-  const box = computed<Box>(() => ({
-    heads: leadHeads.value.filter(h => h.carried).map(h => h.attributes),
-    bodies: carried('body').map(b => ({ id: b.id, lengthM: b.attributes.lengthM, depthM: b.attributes.depthM, dragAreaM2: b.attributes.dragAreaM2 })),
-    lines: carried('line').map(l => ({ id: l.id, diameterM: l.attributes.diameterM, testKg: l.attributes.testKg })),
-    floats: carried('float').map(f => ({ id: f.id, volumeM3: f.attributes.volumeM3, massKg: f.attributes.massKg })),
-    shotsKg: carried('shot').map(s => s.attributes.massKg),
-  }))
+  const box = computed<Box>(() => {
+    const weights = carried('shot').map(s => ({ id: s.id, massKg: s.attributes.massKg, style: s.attributes.style ?? styleOf(s.name) }))
+    const general = new Set(leadHeads.value.map(h => h.id))
+    return {
+      heads: leadHeads.value.filter(h => h.carried).map(h => ({ id: h.id, ...h.attributes })),
+      otherHeads: carried('head').filter(h => !general.has(h.id)).map(h => ({ id: h.id, ...h.attributes })),
+      bodies: carried('body').map(b => ({ id: b.id, ...b.attributes })),
+      lines: carried('line').map(l => ({ id: l.id, ...l.attributes })),
+      floats: carried('float').map(f => ({ id: f.id, volumeM3: f.attributes.volumeM3, massKg: f.attributes.massKg })),
+      shotsKg: weights.filter(w => w.style !== 'bottom').map(w => w.massKg),
+      weights,
+      baits: carried('bait').map(b => ({ id: b.id, name: b.name, ...b.attributes, diveM: b.attributes.diveM ?? null })),
+      hooks: carried('hook').map(h => ({ id: h.id, name: h.attributes.size })),
+      leaders: carried('leader').map(l => ({ id: l.id, ...l.attributes })),
+      socks: carried('sock').map(s => ({ id: s.id, ...s.attributes })),
+      rods: carried('rod').map(r => ({ id: r.id, name: r.name, ...r.attributes })),
+    }
+  })
 
   const byId = (id: string) => items.value.find(item => item.id === id)
 

@@ -33,7 +33,7 @@ const height = ref(600)
 let observer: ResizeObserver | undefined
 onMounted(() => {
   observer = new ResizeObserver(([entry]) => {
-    height.value = Math.max(160, entry!.contentRect.height)
+    height.value = Math.max(160, TOP.value + 60, entry!.contentRect.height)
   })
   observer.observe(host.value!)
 })

@@ -1,16 +1,20 @@
 <script setup lang="ts">
-import { line as d3line, curveNatural, scaleLinear } from 'd3'
-import { coverTop, type Place } from '../../../core/place/kinds'
+import { scaleLinear } from 'd3'
+import type { Place } from '../../../core/place/kinds'
 import { fallTime } from '../../../core/rig/fallTime'
-import { floatLine } from '../../../core/rig/floatSetting'
-import { jig } from '../../../core/rig/jig'
+import { groundedLine, levelReelSpeed, lureWay, restingAt } from '../../../core/rig/lureWay'
+import { motionText, type Way } from '../../../core/rig/motionText'
 import type { RigAdvice } from '../../../core/rig/rigFor'
-import { depthUnitM, formatDepth, formatDepthBand, formatSeconds, formatSetting, formatWind, type Units } from '../../../core/units/format'
+import { swingCast } from '../../../core/rig/swingCast'
+import type { TiedRig } from '../../../core/rig/tieOn'
+import { depthUnitM, formatDepth, formatDistance, formatSeconds, formatSpeed, formatWind, type Units } from '../../../core/units/format'
+import type { BenchDrag } from '../../composables/useBench'
+import { rigPlane, strokes } from '../../utils/rigPlane'
 
 const props = defineProps<{
   place: Place
   rig: RigAdvice
-  how: 'castJig' | 'slipFloat'
+  tied: TiedRig
   held: boolean
   depthM: number
   headroom: number
@@ -23,8 +27,18 @@ const props = defineProps<{
   lightAt: (depthM: number) => number
   units: Units
 }>()
+const emit = defineEmits<{ drag: [change: BenchDrag], settle: [] }>()
 
 const FOOT = 12
+const TIP_ROOM = 26
+/** Marks nearer to one another than this run together, px. */
+const MARK_PX = 19
+const WIND_PX = 11
+const MOST_WIND_MS = 14
+const MOST_TIP_M = 3.5
+const MOST_OUT_M = 20
+const SHALLOWEST_M = 0.3
+const WIND_STEP_MS = 0.44704
 const host = ref<HTMLElement | null>(null)
 const size = ref({ width: 640, height: 700 })
 let observer: ResizeObserver | undefined
@@ -36,319 +50,382 @@ onMounted(() => {
 })
 onBeforeUnmount(() => observer?.disconnect())
 
-const y = computed(() => scaleLinear([0, props.depthM], [props.headroom, size.value.height - FOOT]))
+const scale = computed(() => scaleLinear([0, props.depthM], [props.headroom, size.value.height - FOOT]))
+/** Over the water the scale is the same as long as the rod tip finds room. */
+const y = (m: number) => (m >= 0 ? scale.value(m) : props.headroom + m * Math.min(pxPerM.value, (props.headroom - TIP_ROOM) / Math.max(0.1, props.rig.rodTipM)))
 /** One scale both ways: the drawing is not stretched. */
-const pxPerM = computed(() => y.value(1) - y.value(0))
-const baitX = computed(() => size.value.width * 0.6)
-const bottomM = computed(() => Math.min(props.place.attributes.bottomDepthM, props.depthM))
-const crownM = computed(() => coverTop(props.place))
-const stroke = d3line<{ x: number, y: number }>(p => p.x, p => p.y).curve(curveNatural)
+const pxPerM = computed(() => scale.value(1) - scale.value(0))
+const mode = computed(() => props.tied.scene.mode)
+const baitM = computed(() => props.tied.scene.depthM)
+const bottomM = computed(() => Math.max(baitM.value, props.place.attributes.bottomDepthM))
 
-/** Darkening of the water: a step for each halving of what light is left. */
-const shades = computed(() => {
-  const steps = 8
-  return Array.from({ length: steps }, (_, i) => {
-    const from = (i / steps) * bottomM.value
-    return { y: y.value(from), height: y.value(((i + 1) / steps) * bottomM.value) - y.value(from), opacity: 0.05 + 0.3 * (1 - props.lightAt(from)) }
+/** The line of a rig on the ground, trailing off the drifting boat. */
+const grounded = computed(() => groundedLine(props.tied.scene, { lineDiameterM: props.lineDiameterM, waterTempC: props.waterC }))
+const outM = computed(() => (grounded.value ? grounded.value.offsetM : Math.max(0.3, props.rig.distanceM)))
+const plane = computed(() => rigPlane({ width: size.value.width, pxPerM: pxPerM.value, distanceM: outM.value, trails: mode.value === 'bottom' }))
+const tip = computed(() => ({ x: plane.value.tipX, y: y(-props.rig.rodTipM) }))
+
+/** The boat is on the near side of its line, or the far side of one that it drags behind. */
+const side = computed(() => (mode.value === 'bottom' ? -1 : 1))
+
+const way = ref<Way>('slack')
+/** the angler's own winding speed, m/s; null: the level one */
+const ownReelMS = ref<number | null>(null)
+const swing = computed(() => swingCast({ distanceM: outM.value, depthM: baitM.value, rodTipM: props.rig.rodTipM }))
+const reelMS = computed(() => ownReelMS.value ?? levelReelSpeed(props.tied.scene, outM.value, props.rig.rodTipM))
+const path = computed(() => lureWay({ scene: props.tied.scene, way: way.value, outM: outM.value, rodTipM: props.rig.rodTipM, windMS: props.windMS, reelMS: reelMS.value, bottomM: bottomM.value }))
+const { at: playedAt, t: playedS, playing, play, stop } = useLurePlay(() => path.value)
+const lure = computed(() => playedAt.value ?? restingAt(path.value, props.tied.scene, way.value))
+const lurePx = computed(() => ({ x: plane.value.x(lure.value.x), y: y(lure.value.z) }))
+/** Where the hand takes hold of it: at the edge of the cut while it is inside. */
+const lureAtPx = computed(() => (mode.value === 'float' ? { x: plane.value.baitX, y: y(baitM.value) } : { x: lurePx.value.x ?? plane.value.cutX ?? 0, y: lurePx.value.y }))
+const slack = computed(() => mode.value === 'cast' && way.value === 'slack')
+
+/** From the rod tip to the lure: over the air and down the way it fell, or straight when it is tight. */
+const lineD = computed(() => {
+  const from = { x: 0, z: -props.rig.rodTipM }
+  const steps = 60
+  if (!slack.value) return strokes(Array.from({ length: steps + 1 }, (_, i) => ({ x: (lure.value.x * i) / steps, z: from.z + ((lure.value.z - from.z) * i) / steps })), plane.value, y)
+  const entry = path.value[0]!
+  const air = Array.from({ length: steps + 1 }, (_, i) => {
+    const s = i / steps
+    return { x: entry.x * s, z: from.z * (1 - s) ** 2.2 }
+  })
+  return strokes([...air, ...path.value.filter(p => p.z < lure.value.z), lure.value], plane.value, y)
+})
+const pathD = computed(() => (slack.value ? '' : strokes(path.value, plane.value, y)))
+/** Marks along the way: by depth on slack line, by seconds else. */
+const marks = computed(() => {
+  const { scene } = props.tied
+  if (scene.mode !== 'cast') return []
+  if (way.value === 'slack') {
+    const every = props.units === 'us' ? 2 * depthUnitM('us') : 0.5
+    const depths = [...Array.from({ length: Math.max(0, Math.floor((scene.depthM - 0.2) / every)) }, (_, i) => (i + 1) * every), scene.depthM]
+    return depths.map((z) => {
+      const p = path.value.find(q => q.z >= z - 1e-9) ?? path.value.at(-1)!
+      const seconds = fallTime({ ...scene.lure, depthM: z }).seconds
+      const last = z === scene.depthM
+      return { key: `d${z}`, x: plane.value.x(p.x), y: y(z), text: `${formatSeconds(seconds)}${last ? ` to ${formatDepth(z, props.units)}` : ''}`, last }
+    })
+  }
+  const end = path.value.at(-1)!.t
+  const every = end > 24 ? 5 : 2
+  return Array.from({ length: Math.floor(end / every) }, (_, i) => (i + 1) * every).map((t) => {
+    const p = path.value.find(q => q.t >= t - 1e-9)!
+    return { key: `t${t}`, x: plane.value.x(p.x), y: y(p.z), text: `${t} s`, last: false }
+  }).filter((m, i, all) => {
+    const { cutX } = plane.value
+    const before = all[i - 1]
+    return m.x !== null && (cutX === null || m.x - cutX > 60 || m.x < cutX - 20) && (!before || before.x === null || Math.abs(before.y - m.y) > MARK_PX || Math.abs(before.x - m.x) > 46)
   })
 })
 
-const hung = computed(() => floatLine({
-  baitDepthM: props.rig.baitDepthM, windMS: props.windMS, held: props.held, submergedN: props.rig.float.submergedN,
-  dragAreaM2: props.body.dragAreaM2 ?? props.body.lengthM * props.body.depthM, lineDiameterM: props.lineDiameterM, waterTempC: props.waterC,
-}))
-const bareRise = computed(() => props.rig.float.bare.riseM)
-/** Under the float: it stands so that the bait comes to hang at baitX. */
-const floatX = computed(() => baitX.value - hung.value.set.offsetM * pxPerM.value)
-const floatPath = computed(() => stroke(hung.value.set.points.filter((_, i, all) => i % 4 === 0 || i === all.length - 1)
-  .map(p => ({ x: floatX.value + p.x * pxPerM.value, y: y.value(p.z) }))) ?? '')
-const bait = computed(() => ({ x: baitX.value, y: y.value(props.rig.baitDepthM) }))
-const bareBait = computed(() => {
-  const riseM = bareRise.value
-  const depth = Math.max(0.05, props.rig.baitDepthM - riseM)
-  // Same line length, hung higher: the chord tells how far it swings out.
-  const out = Math.sqrt(Math.max(0, props.rig.baitDepthM ** 2 - depth ** 2)) * Math.sign(hung.value.set.offsetM || 1)
-  return { x: floatX.value + out * pxPerM.value, y: y.value(depth), depth }
-})
+const windFrom = computed(() => size.value.width - 74 - MOST_WIND_MS * WIND_PX)
+const windTip = computed(() => windFrom.value + 14 + props.windMS * WIND_PX)
 
-/** The count by depth on slack line, a mark for each two feet or half metre. */
-const counts = computed(() => {
-  const lure = jig({ headMassKg: props.rig.tie.massKg, body: props.body })
-  const every = props.units === 'us' ? 2 * depthUnitM('us') : 0.5
-  const depths = Array.from({ length: Math.floor((props.rig.baitDepthM - 0.2) / every) }, (_, i) => (i + 1) * every)
-  return [...depths, props.rig.baitDepthM].map(depthM => ({
-    depthM, last: depthM === props.rig.baitDepthM,
-    seconds: fallTime({ ...lure, lineDiameterM: props.lineDiameterM, depthM, waterTempC: props.waterC }).seconds,
-  }))
+const words = computed(() => {
+  const { scene } = props.tied
+  if (scene.mode === 'cast') return motionText({ way: way.value, points: path.value, depthM: scene.depthM, pastM: swing.value.pastM, reelMS: reelMS.value, units: props.units })
+  if (scene.mode === 'swim') return `It runs at ${formatDepth(scene.depthM, props.units)} of its own, at about ${formatSpeed(scene.speedMS, props.units)}.`
+  if (scene.mode === 'bottom') return grounded.value!.planes ? 'So light a weight never stays down here.' : `The line leans ${Math.round(Math.abs(grounded.value!.meanAngleDeg))}° and trails ${formatDistance(Math.abs(grounded.value!.offsetM), props.units)} behind.`
+  return props.held ? 'Held on a tight line the float stands in moving water: the bait swings down-wind.' : 'A free float goes with the surface; the water below is slower, so the bait trails up-wind.'
 })
-const rodTip = computed(() => ({ x: size.value.width * 0.27, y: props.headroom - 62 }))
+const said = computed(() => `Side view to scale: ${props.tied.family.name}, bait at ${formatDepth(baitM.value, props.units)}, rod tip ${formatDepth(props.rig.rodTipM, props.units)} up, ${formatDistance(outM.value, props.units)} out. ${words.value}`)
 
-/** Drawing of the cover, crown to bottom, around the bait's side of the picture. */
-const cover = computed((): string[] => {
-  const foot = y.value(bottomM.value)
-  const top = y.value(Math.min(crownM.value, bottomM.value))
-  const left = size.value.width * 0.5
-  const right = size.value.width * 0.94
-  const at = (share: number) => left + share * (right - left)
-  const rise = foot - top
-  switch (props.place.kind) {
-    case 'brush':
-    case 'timber': {
-      const trunks = props.place.kind === 'brush' ? [0.14, 0.3, 0.44, 0.6, 0.76, 0.92] : [0.3, 0.78]
-      return trunks.flatMap((share, i) => {
-        const peak = top + rise * [0, 0.25, 0.08, 0.3, 0.12, 0.4][i]!
-        const lean = (i % 2 ? -1 : 1) * 12
-        const x = at(share)
-        const branch = (t: number, side: number) => `M${x + lean * t},${foot + (peak - foot) * t} l${side * 22},${-rise * 0.12}`
-        return [`M${x},${foot} L${x + lean},${peak}`, branch(0.55, 1), branch(0.7, -1), branch(0.85, 1)]
-      })
-    }
-    case 'weedEdge':
-    case 'reedStubble': {
-      const tip = props.place.kind === 'reedStubble' ? y.value(0) - 10 : top
-      return Array.from({ length: 11 }, (_, i) => `M${at(0.25 + i * 0.075)},${foot} C${at(0.25 + i * 0.075) - 10},${foot - (foot - tip) * 0.4} ${at(0.25 + i * 0.075) + 10},${foot - (foot - tip) * 0.7} ${at(0.25 + i * 0.075)},${tip + (i % 3) * 9}`)
-    }
-    case 'dock': {
-      const deck = y.value(0) - 22
-      return [`M${at(0.3)},${deck} H${size.value.width}`, `M${at(0.3)},${deck - 7} H${size.value.width}`, ...[0.36, 0.66, 0.96].map(s => `M${at(s)},${deck} V${foot}`)]
-    }
-    default:
-      return []
-  }
-})
-/** The bottom: level, or rising to the crown for a break, hump or point. */
-const rises = computed(() => props.place.kind === 'breakEdge' || props.place.kind === 'hump')
-const ground = computed(() => {
-  const { width, height } = size.value
-  const foot = y.value(bottomM.value)
-  const top = y.value(Math.max(0, Math.min(crownM.value, bottomM.value)))
-  const right = rises.value ? `L${width * 0.66},${foot} C${width * 0.84},${foot} ${width * 0.84},${top} ${width * 0.96},${top} L${width},${top}` : `C${width * 0.6},${foot - 5} ${width * 0.8},${foot + 4} ${width},${foot}`
-  return `M0,${foot} L${width * 0.45},${foot} ${right} L${width},${height} L0,${height} Z`
-})
-const school = computed(() => {
-  // Off a rise the fish hang over its deep side, not in the bank.
-  const left = size.value.width * (rises.value ? 0.42 : 0.52)
-  const width = size.value.width * (rises.value ? 0.3 : 0.4)
-  const [top, bottom] = [y.value(props.fishTopM), y.value(Math.min(props.fishBottomM, bottomM.value))]
-  const spots = [[0.12, 0.25], [0.3, 0.6], [0.47, 0.2], [0.58, 0.72], [0.75, 0.4], [0.9, 0.68], [0.2, 0.85]]
-  return { left, width, top, height: Math.max(6, bottom - top), fish: spots.map(([a, b], i) => ({ x: left + a! * width, y: top + b! * (bottom - top), turned: i % 3 === 1 })) }
-})
-const waves = computed(() => {
-  const rise = Math.min(7, 1 + props.windMS * 0.8)
-  const surface = y.value(0)
-  const long = 54
-  let d = `M0,${surface}`
-  for (let x = 0; x < size.value.width; x += long) d += ` q${long / 4},${-rise} ${long / 2},0 t${long / 2},0`
-  return d
-})
-const windArrow = computed(() => ({ x: size.value.width - 40, length: Math.min(130, 16 + props.windMS * 11) }))
-const said = computed(() => (props.how === 'castJig'
-  ? `Side view to scale: the jig falls to ${formatDepth(props.rig.baitDepthM, props.units)} in ${formatSeconds(props.rig.tie.fallS)}, over fish at ${formatDepthBand(props.fishTopM, props.fishBottomM, props.units)}.`
-  : `Side view to scale: under the float the bait hangs at ${formatDepth(props.rig.baitDepthM, props.units)} with the stop at ${formatSetting(props.rig.float.setting.stopLengthM, props.units)}, over fish at ${formatDepthBand(props.fishTopM, props.fishBottomM, props.units)}.`))
+/** What was so when a hand took hold. */
+let grasped: { tipM: number, outM: number, baitM: number, windMS: number } | null = null
+const bound = (value: number, least: number, most: number) => Math.max(least, Math.min(most, value))
+function take() {
+  stop()
+  grasped = { tipM: props.rig.rodTipM, outM: props.rig.distanceM, baitM: baitM.value, windMS: props.windMS }
+}
+const now = () => grasped ?? { tipM: props.rig.rodTipM, outM: props.rig.distanceM, baitM: baitM.value, windMS: props.windMS }
+/** Metres up and out, metres down, m/s: from what was held, or from what is. */
+const moveTip = (up: number, out: number) => emit('drag', { tipM: bound(now().tipM + up, 0, MOST_TIP_M), outM: bound(now().outM + out, 0, MOST_OUT_M) })
+const moveLure = (down: number) => emit('drag', { baitM: bound(now().baitM + down, SHALLOWEST_M, props.place.attributes.bottomDepthM) })
+const moveWind = (more: number) => emit('drag', { windMS: bound(now().windMS + more, 0, MOST_WIND_MS) })
+function settle() {
+  grasped = null
+  emit('settle')
+}
+/** A key's step: half a foot, or ten centimetres. */
+const stepM = computed(() => (props.units === 'us' ? depthUnitM('us') / 2 : 0.1))
+function choose(next: Way) {
+  stop()
+  way.value = next
+}
 </script>
 
 <template>
-  <div
-    ref="host"
-    class="drawing"
-  >
-    <svg
-      :width="size.width"
-      :height="size.height"
-      role="img"
-      :aria-label="said"
+  <div class="scene">
+    <slot name="staff" />
+    <div
+      ref="host"
+      class="drawing"
     >
-      <rect
-        v-for="(s, i) in shades"
-        :key="i"
-        x="0"
-        :y="s.y"
+      <svg
         :width="size.width"
-        :height="s.height"
-        :opacity="s.opacity"
-        class="water"
-      />
-      <path
-        v-for="d in cover"
-        :key="d"
-        :d="d"
-        class="cover"
-      />
-      <path
-        :d="ground"
-        class="ground"
-      />
-      <text
-        x="14"
-        :y="Math.min(y(bottomM) + 20, size.height - 6)"
-        class="small"
-      >bottom {{ formatDepth(place.attributes.bottomDepthM, units) }}{{ place.attributes.bottomDepthM > depthM ? ', below the picture' : '' }}</text>
-
-      <rect
-        :x="school.left"
-        :y="school.top"
-        :width="school.width"
-        :height="school.height"
-        class="school"
-      />
-      <g
-        v-for="(f, i) in school.fish"
-        :key="i"
-        :transform="`translate(${f.x} ${f.y}) scale(${f.turned ? -1 : 1} 1)`"
+        :height="size.height"
+        role="group"
+        :aria-label="said"
       >
-        <path
-          d="M-13,0 C-9,-7 3,-8 9,0 C3,8 -9,7 -13,0 Z M8,0 L15,-5 L13,0 L15,5 Z M-6,-5.4 L0,-9 L5,-4.6 Z"
-          class="fish"
+        <RigScenery
+          :place="place"
+          :width="size.width"
+          :height="size.height"
+          :y="y"
+          :depth-m="depthM"
+          :fish-top-m="fishTopM"
+          :fish-bottom-m="fishBottomM"
+          :light-at="lightAt"
+          :wind-m-s="windMS"
+          :units="units"
         />
-      </g>
-      <text
-        :x="school.left + school.width"
-        :y="school.top + school.height + 18"
-        class="label now"
-        text-anchor="end"
-      >fish {{ formatDepthBand(fishTopM, fishBottomM, units) }}</text>
-
-      <path
-        :d="waves"
-        class="surface"
-      />
-      <path
-        :d="`M${rodTip.x - 130},${headroom - 20} l8,26 h104 l12,-26 Z`"
-        class="boat"
-      />
-      <path
-        :d="`M${rodTip.x - 70},${headroom - 26} Q${rodTip.x - 20},${headroom - 52} ${rodTip.x},${rodTip.y}`"
-        class="rod"
-      />
-
-      <template v-if="how === 'castJig'">
         <path
-          :d="`M${rodTip.x},${rodTip.y} Q${(rodTip.x + baitX) / 2 + 20},${headroom + 4} ${baitX},${y(0)} L${baitX},${bait.y}`"
+          :d="`M${tip.x - side * 130},${headroom - 20} l${side * 8},26 h${side * 104} l${side * 12},-26 Z`"
+          class="boat"
+        />
+        <path
+          :d="`M${tip.x - side * 70},${headroom - 24} Q${tip.x - side * 24},${(headroom - 30 + tip.y) / 2} ${tip.x},${tip.y}`"
+          class="rod"
+        />
+        <path
+          v-if="mode === 'cast' || mode === 'swim'"
+          :d="pathD"
+          class="way"
+        />
+        <path
+          v-if="mode === 'cast' || mode === 'swim'"
+          :d="lineD"
           class="line"
+          data-test="line"
         />
         <g
-          v-for="c in counts"
-          :key="c.depthM"
+          v-for="m in marks"
+          :key="m.key"
+        >
+          <template v-if="m.x !== null">
+            <line
+              :x1="m.x - (slack ? 7 : 4)"
+              :x2="m.x + (slack ? 0 : 4)"
+              :y1="m.y"
+              :y2="m.y"
+              class="mark"
+            />
+            <text
+              :x="m.x - 12"
+              :y="m.y + 5"
+              text-anchor="end"
+              :class="m.last ? 'label now' : 'small'"
+            >{{ m.text }}</text>
+          </template>
+        </g>
+        <RigFloatLine
+          v-if="mode === 'float'"
+          :rig="rig"
+          :held="held"
+          :wind-m-s="windMS"
+          :water-c="waterC"
+          :line-diameter-m="lineDiameterM"
+          :body="body"
+          :tip="tip"
+          :bait-x="plane.baitX"
+          :y="y"
+          :px-per-m="pxPerM"
+          :width="size.width"
+          :units="units"
+        />
+        <RigGrounded
+          v-if="tied.scene.mode === 'bottom' && grounded"
+          :scene="tied.scene"
+          :line="grounded"
+          :plane="plane"
+          :y="y"
+          :rod-tip-m="rig.rodTipM"
+          :units="units"
+        />
+        <template v-if="plane.cutX !== null">
+          <path
+            :d="`M${plane.cutX - 8},0 ${Array.from({ length: Math.ceil(size.height / 24) }, () => 'q7,6 0,12 q-7,6 0,12').join(' ')} h16 ${Array.from({ length: Math.ceil(size.height / 24) }, () => 'q7,-6 0,-12 q-7,-6 0,-12').join(' ')} Z`"
+            class="cut"
+          />
+        </template>
+        <text
+          v-if="mode !== 'bottom'"
+          :x="plane.cutX ?? (tip.x + plane.baitX) / 2"
+          :y="headroom - 34"
+          text-anchor="middle"
+          class="label"
+        >{{ formatDistance(outM, units) }}</text>
+
+        <RigGrip
+          v-if="mode !== 'bottom'"
+          label="depth of the bait"
+          vertical
+          :value="baitM"
+          :least="SHALLOWEST_M"
+          :most="place.attributes.bottomDepthM"
+          :text="formatDepth(baitM, units)"
+          :x="lureAtPx.x"
+          :y="lureAtPx.y"
+          data-test="grip-lure"
+          @take="take"
+          @drag="(_dx, dy) => moveLure(dy / pxPerM)"
+          @drop="settle"
+          @step="(right, up) => { moveLure(-(up || right) * stepM); settle() }"
+        >
+          <template v-if="mode === 'float' || lurePx.x !== null">
+            <path
+              :d="`M${lureAtPx.x},${lureAtPx.y} m0,-4 q9,1 12,12`"
+              class="lure"
+            />
+            <circle
+              :cx="lureAtPx.x"
+              :cy="lureAtPx.y - 3"
+              r="4.5"
+              class="head"
+            />
+          </template>
+        </RigGrip>
+        <text
+          v-if="playedS !== null"
+          :x="(lurePx.x ?? plane.cutX ?? 0) + 18"
+          :y="lurePx.y + 5"
+          class="label now"
+          data-test="clock"
+        >{{ formatSeconds(playedS) }}, {{ formatDepth(lure.z, units) }}</text>
+        <RigGrip
+          label="rod tip: up and down its height, left and right how far off"
+          vertical
+          :value="rig.rodTipM"
+          :least="0"
+          :most="MOST_TIP_M"
+          :text="`${formatDepth(rig.rodTipM, units)} up, ${formatDistance(outM, units)} off`"
+          :x="tip.x"
+          :y="tip.y"
+          data-test="grip-tip"
+          @take="take"
+          @drag="(dx, dy) => moveTip(-dy / pxPerM, mode === 'bottom' ? 0 : -dx / pxPerM)"
+          @drop="settle"
+          @step="(right, up) => { moveTip(up * stepM, -2 * right * stepM); settle() }"
+        >
+          <circle
+            :cx="tip.x"
+            :cy="tip.y"
+            r="6"
+            class="knob"
+          />
+          <text
+            :x="tip.x - side * 14"
+            :y="tip.y - 2"
+            :text-anchor="side > 0 ? 'end' : 'start'"
+            class="small"
+          >tip {{ formatDepth(rig.rodTipM, units) }}</text>
+        </RigGrip>
+        <RigGrip
+          class="wind"
+          label="wind in the drawing"
+          :value="windMS"
+          :least="0"
+          :most="MOST_WIND_MS"
+          :text="formatWind(windMS, units)"
+          :x="windTip"
+          :y="28"
+          data-test="grip-wind"
+          @take="take"
+          @drag="dx => moveWind(dx / WIND_PX)"
+          @drop="settle"
+          @step="(right, up) => { moveWind((right || up) * WIND_STEP_MS); settle() }"
         >
           <line
-            :x1="baitX - 7"
-            :x2="baitX"
-            :y1="y(c.depthM)"
-            :y2="y(c.depthM)"
-            class="mark"
+            :x1="windFrom"
+            :x2="windTip"
+            y1="28"
+            y2="28"
           />
+          <path :d="`M${windTip - 10},22 L${windTip},28 L${windTip - 10},34`" />
           <text
-            :x="baitX - 12"
-            :y="y(c.depthM) + 5"
-            text-anchor="end"
-            :class="c.last ? 'label now' : 'small'"
-          >{{ formatSeconds(c.seconds) }}<template v-if="c.last"> to {{ formatDepth(c.depthM, units) }}</template></text>
-        </g>
-      </template>
-      <template v-else>
-        <path
-          :d="`M${rodTip.x},${rodTip.y} Q${(rodTip.x + floatX) / 2},${headroom - (held ? 26 : 4)} ${floatX},${y(0) - 8}`"
-          class="line"
-        />
-        <template v-if="rig.float.shotKg > 0 && bareRise > 0.03">
-          <line
-            :x1="floatX"
-            :x2="bareBait.x"
-            :y1="y(0)"
-            :y2="bareBait.y"
-            class="bare"
-          />
-          <text
-            :x="Math.min(bareBait.x + 10, size.width - 6)"
-            :y="bareBait.y - 8"
-            class="label careful"
-            :text-anchor="bareBait.x > size.width - 170 ? 'end' : 'start'"
-          >without the shot: {{ formatDepth(bareBait.depth, units) }}</text>
-        </template>
-        <path
-          :d="floatPath"
-          class="line heavy"
-        />
-        <circle
-          v-if="rig.float.shotKg > 0"
-          :cx="baitX - (baitX - floatX) * 0.06"
-          :cy="bait.y - Math.min(26, (bait.y - y(0)) * 0.3)"
-          r="5"
-          class="shot"
-        />
-        <ellipse
-          :cx="floatX"
-          :cy="y(0) - 4"
-          rx="7"
-          ry="17"
-          class="float"
-        />
-        <rect
-          :x="floatX - 7"
-          :y="y(0) - 7"
-          width="14"
-          height="7"
-          class="float-band"
-        />
-        <text
-          :x="bait.x - 14"
-          :y="bait.y + 5"
-          text-anchor="end"
-          class="label now"
-        >stop {{ formatSetting(rig.float.setting.stopLengthM, units) }}</text>
-      </template>
-      <path
-        :d="`M${bait.x},${bait.y} m0,-4 q9,1 12,12`"
-        class="lure"
-      />
-      <circle
-        :cx="bait.x"
-        :cy="bait.y - 3"
-        r="4.5"
-        class="head"
-      />
-
-      <g class="wind">
-        <line
-          :x1="windArrow.x - windArrow.length"
-          :x2="windArrow.x"
-          y1="30"
-          y2="30"
-        />
-        <path :d="`M${windArrow.x - 10},24 L${windArrow.x},30 L${windArrow.x - 10},36`" />
-        <text
-          :x="windArrow.x"
-          y="54"
-          text-anchor="end"
-          class="small"
-        >wind {{ formatWind(windMS, units) }}</text>
-      </g>
-    </svg>
+            :x="windFrom"
+            y="52"
+            class="small"
+          >wind {{ formatWind(windMS, units) }}</text>
+        </RigGrip>
+      </svg>
+    </div>
+    <div class="strip">
+      <div
+        v-if="mode === 'cast'"
+        class="chips"
+        role="group"
+        aria-label="how it comes down"
+      >
+        <button
+          v-for="w in ([['slack', 'slack line'], ['tight', 'tight line'], ['wound', 'wind it in']] as const)"
+          :key="w[0]"
+          type="button"
+          class="chip"
+          :aria-pressed="way === w[0]"
+          @click="choose(w[0])"
+        >
+          {{ w[1] }}
+        </button>
+      </div>
+      <label
+        v-if="mode === 'cast' && way === 'wound'"
+        class="reel"
+      >
+        <span class="quiet">wound at {{ formatSpeed(reelMS, units) }}</span>
+        <input
+          type="range"
+          min="0.03"
+          max="1.6"
+          step="0.01"
+          :value="reelMS"
+          aria-label="winding speed"
+          @input="ownReelMS = Number(($event.target as HTMLInputElement).value)"
+        >
+      </label>
+      <button
+        v-if="mode === 'cast' || mode === 'swim'"
+        type="button"
+        class="chip play"
+        data-test="play"
+        @click="playing || playedS !== null ? stop() : play()"
+      >
+        {{ playing || playedS !== null ? 'Back' : 'Let it go' }}
+      </button>
+      <slot name="aside" />
+      <p
+        aria-live="polite"
+        data-test="motion"
+      >
+        {{ words }}
+      </p>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.drawing { height: 100%; min-height: 0; overflow: hidden; }
-svg { display: block; }
-.water { fill: var(--ink); shape-rendering: crispEdges; }
-.ground { fill: var(--sand); stroke: var(--ink); stroke-width: 1.6; }
-.cover { fill: none; stroke: var(--ink-2); stroke-width: 3.2; stroke-linecap: round; }
-.school { fill: none; stroke: var(--now); stroke-width: 2; stroke-dasharray: 7 5; }
-.fish { fill: var(--mark); opacity: 0.85; }
-.surface { fill: none; stroke: var(--ink); stroke-width: 2.2; }
+.scene { min-height: 0; min-width: 0; display: grid; grid-template: minmax(0, 1fr) auto / auto minmax(0, 1fr); }
+.drawing { min-height: 0; min-width: 0; overflow: hidden; grid-column: 2; }
+.strip { grid-column: 1 / 3; display: flex; flex-wrap: wrap; align-items: center; gap: 8px 12px; padding: 8px 14px; min-height: 58px; background: var(--sheet); border-top: 1px solid var(--ink); }
+.strip p { flex: 1 1 260px; font-size: 15px; line-height: 1.35; }
+.reel { display: flex; flex-direction: column; width: 150px; }
+.reel input { accent-color: var(--ink); }
+.play { font-weight: 700; }
+svg { display: block; touch-action: none; }
 .boat { fill: var(--sheet); stroke: var(--ink); stroke-width: 2.2; }
 .rod { fill: none; stroke: var(--ink); stroke-width: 3; }
 .line { fill: none; stroke: var(--ink); stroke-width: 1.4; }
-.line.heavy { stroke-width: 2; }
-.bare { stroke: var(--careful); stroke-width: 2; stroke-dasharray: 5 5; }
+.way { fill: none; stroke: var(--now); stroke-width: 1.8; stroke-dasharray: 2 5; }
 .mark { stroke: var(--ink); stroke-width: 1.6; }
-.float { fill: var(--sheet); stroke: var(--ink); stroke-width: 2; }
-.float-band { fill: var(--now); }
-.shot, .head { fill: var(--ink); }
+.head { fill: var(--ink); }
 .lure { fill: none; stroke: var(--now); stroke-width: 6; stroke-linecap: round; }
+.cut { fill: var(--paper); stroke: var(--ink); stroke-width: 1.2; }
+.knob { fill: var(--sheet); stroke: var(--ink); stroke-width: 2.4; }
 .wind line, .wind path { stroke: var(--ink); stroke-width: 2; fill: none; }
 .small { font-size: 13.5px; fill: var(--ink); }
-.label { font-size: 15px; font-weight: 700; paint-order: stroke; stroke: var(--paper); stroke-width: 4px; }
-.now { fill: var(--now); }
-.careful { fill: var(--careful); }
+.label { font-size: 15px; font-weight: 700; fill: var(--ink); paint-order: stroke; stroke: var(--paper); stroke-width: 4px; }
+.label.now { fill: var(--now); }
+@media (max-width: 700px) { .scene { grid-template: 420px auto / minmax(0, 1fr); } .drawing { grid-column: 1; } .strip { grid-column: 1; } }
 </style>

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import { coverTop } from '../../../core/place/kinds'
+import type { Rung } from '../../../core/rig/ladder'
 import type { EntryKind } from '../../../core/school/entries'
 import { formatDepth, formatMinutes } from '../../../core/units/format'
 import { placeStaffDepth } from '../../../core/water/tints'
 import { clockText } from '../../utils/time'
+
+/** Before this it is about finding the school. */
+const SAYS_AFTER_MIN = 8
 
 definePageMeta({ layout: 'boat' })
 const route = useRoute()
 const session = useSession()
 const waters = useWater()
 const tackle = useTackle()
+const ladders = useLadders()
 const advice = useAdvice()
 const journal = useJournal()
 const problem = ref<string | null>(null)
@@ -22,7 +27,7 @@ const tripId = computed(() => String(route.params.tripId))
 onMounted(async () => {
   try {
     await Promise.all([session.load(), tackle.load(), journal.open(tripId.value)])
-    if (journal.trip?.waterId) await waters.load(journal.trip.waterId)
+    if (journal.trip?.waterId) await Promise.all([waters.load(journal.trip.waterId), ladders.load(journal.trip.waterId)])
     const wanted = typeof route.query.place === 'string' ? waters.placeById(route.query.place) : null
     if (wanted && !visit.value && journal.trip?.endedAt === null) await arrive(wanted.id)
   }
@@ -39,6 +44,15 @@ const schoolsHere = computed(() => trip.value?.schools.filter(s => visit.value &
 const school = computed(() => schoolsHere.value.at(-1) ?? null)
 const fishHere = computed(() => trip.value?.fish.filter(f => visit.value && f.at >= visit.value.arrivedAt) ?? [])
 const rig = computed(() => ranking.value && advice.rigAt(ranking.value, school.value ? { topM: school.value.topM } : {}))
+const stay = useStay(() => visit.value)
+/** stop at which the advice was told to be quiet */
+const hushed = ref<string | null>(null)
+const quiet = computed({
+  get: () => hushed.value !== null && hushed.value === visit.value?.arrivedAt,
+  set: (on: boolean) => {
+    hushed.value = on ? visit.value?.arrivedAt ?? null : null
+  },
+})
 const rigOn = computed(() => trip.value?.rigs.at(-1) ?? null)
 const minutesHere = computed(() => (visit.value ? (session.nowMs - Date.parse(visit.value.arrivedAt)) / 60_000 : 0))
 const units = computed(() => session.units)
@@ -65,6 +79,7 @@ const headline = computed(() => {
 })
 const advised = computed(() => {
   if (school.value && rig.value) return `Top at ${formatDepth(school.value.topM, units.value)}: keep the bait at ${formatDepth(rig.value.baitDepthM, units.value)}, over their heads.`
+  if (!ranking.value && visit.value?.placeId) return 'Working it out …'
   return ranking.value ? `${ranking.value.reasons.slice(0, 2).map(r => r.text).join('. ')}.` : 'Not one of your marked places.'
 })
 
@@ -96,8 +111,16 @@ async function tie() {
   const line = r && tackle.lines.find(l => l.id === r.lineId)
   if (!r || body?.kind !== 'body' || !line) return
   await tap(() => journal.log('rig', {
-    family: 'castJig', headKg: r.tie.massKg, bodyLengthM: body.attributes.lengthM, bodyName: body.name, lineDiameterM: line.attributes.diameterM, stopM: null,
+    family: 'castJig', headKg: r.tie.massKg, bodyLengthM: body.attributes.lengthM, bodyName: body.name, lineDiameterM: line.attributes.diameterM, stopM: null, colour: body.attributes.colour,
   }))
+}
+/** Changes one thing of the rig that is on, or of the advised one. */
+async function tieRung(rung: Rung) {
+  if (!rigOn.value) await tie()
+  const on = rigOn.value?.body
+  if (!on) return
+  const changed = rung.change === 'size' && rung.value ? { bodyLengthM: rung.value, bodyName: rung.to } : rung.change === 'weight' && rung.value ? { headKg: rung.value } : rung.change === 'colour' ? { colour: rung.to } : {}
+  await tap(() => journal.log('rig', { ...on, ...changed, rung: rung.id }))
 }
 async function undo() {
   const entry = journal.undoable
@@ -149,7 +172,7 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
         aria-label="To the chart"
       >‹ chart</NuxtLink>
       <div class="where">
-        <h1>{{ visit ? (ranking?.place.name ?? 'Somewhere else') : (waters.water?.name ?? 'Log') }}</h1>
+        <h1>{{ visit ? (waters.placeById(visit.placeId ?? '')?.name ?? 'Somewhere else') : (waters.water?.name ?? 'Log') }}</h1>
         <span class="quiet"><template v-if="visit">{{ formatMinutes(minutesHere) }} here<template v-if="visit.presentations"> · {{ visit.presentations }} casts</template></template><template v-else>{{ trip?.schools.length ?? 0 }} schools, {{ trip?.fish.length ?? 0 }} fish today</template></span>
       </div>
       <div class="clock">
@@ -220,17 +243,24 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
         v-else
         class="body"
       >
-        <section class="say">
-          <h2 class="tone-now">
-            {{ headline }}
-          </h2>
-          <p>{{ advised }}</p>
-        </section>
+        <LogStay
+          v-model:quiet="quiet"
+          :words="minutesHere >= SAYS_AFTER_MIN ? stay.words.value : null"
+          :fallback="{ headline, text: advised }"
+        />
+        <LogLimits />
         <LogRigCard
           v-if="rig"
           :rig="rig"
           :tied-kg="rigOn?.body.headKg ?? null"
           @tie="tie"
+        />
+        <LogLadder
+          v-if="stay.rungs.value.length > 0"
+          :rungs="stay.rungs.value"
+          :on="stay.on.value"
+          :next="stay.change.value"
+          @tie="tieRung"
         />
         <LogPad
           :signs="visit"

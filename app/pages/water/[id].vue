@@ -3,13 +3,16 @@ const route = useRoute()
 const session = useSession()
 const waters = useWater()
 const tackle = useTackle()
+const ladders = useLadders()
+const journal = useJournal()
 
 const problem = ref<string | null>(null)
 
 watch(() => String(route.params.id), async (id) => {
   const wasOpen = waters.water?.id === id
   try {
-    await Promise.all([session.load(), waters.load(id), tackle.load()])
+    // What an earlier page was torn away from sending goes first: the record is read after it.
+    await Promise.all([session.load(), journal.flush().then(() => waters.load(id)), tackle.load(), ladders.load(id)])
     // Coming back to a water that is open: the log may have grown since.
     if (wasOpen) await waters.refreshRecord()
   }

@@ -1,69 +1,47 @@
 <script setup lang="ts">
-import { colourFor } from '../../../../core/rig/colourFor'
-import { familyFish, familyReasons, rankFamilies, type FamilyDemand } from '../../../../core/rig/families'
+import { colourRecord } from '../../../../core/rig/colourRecord'
+import { familyFish, familyReasons } from '../../../../core/rig/families'
 import { buildLadder, type Rung } from '../../../../core/rig/ladder'
-import { MOODS, type Mood } from '../../../../core/rig/mood'
+import { MOODS } from '../../../../core/rig/mood'
 import { formatLength, formatPercent, formatWeight } from '../../../../core/units/format'
 import { seasonFishName } from '../../../../core/season/seasons'
 
-const route = useRoute()
 const session = useSession()
-const conditions = useConditions()
-const advice = useAdvice()
 const tackle = useTackle()
+const conditions = useConditions()
 const ranks = useRanking()
-const { set } = useQuery()
+const { ranking, rig, searching, families: ranked, demand, colours, set } = useBench()
+const advice = useAdvice()
 
 const MORE = 5
-const text = (key: string) => (typeof route.query[key] === 'string' ? route.query[key] : undefined)
-const ranking = computed(() => ranks.rankedById(text('place') ?? null) ?? (ranks.rows[0] ? ranks.full(ranks.rows[0]) : null))
 const placeItems = computed(() => ranks.rows.map(r => ({ value: r.place.id, title: `${r.rank}. ${r.place.name}` })))
-const searching = computed(() => text('find') === '1')
-const mood = computed<Mood>(() => MOODS.find(m => m === text('mood')) ?? (advice.partPhases[ranking.value?.part ?? 0] ?? advice.phases)[0]!.prior.mood)
-const demand = computed<FamilyDemand | null>(() => {
-  if (!ranking.value) return null
-  const { place, belief } = ranking.value
-  return {
-    fish: advice.fish, mood: mood.value, fishDepthM: Math.max(0.2, Math.min(belief.quantiles.p50, place.attributes.bottomDepthM)), bottomDepthM: place.attributes.bottomDepthM,
-    kind: place.kind, secchiM: conditions.now.secchiM, windMS: conditions.now.windMS, searching: searching.value,
-  }
-})
-const families = computed(() => (demand.value ? rankFamilies(demand.value).map(r => ({ ...r, reasons: familyReasons(r, demand.value!, session.units) })) : []))
+const mood = computed(() => demand.value!.mood)
+const families = computed(() => ranked.value.map(r => ({ ...r, reasons: familyReasons(r, demand.value!, session.units), to: toBench(r.family.id) })))
 const all = ref(false)
 const shown = computed(() => (all.value ? families.value : families.value.slice(0, MORE)))
-
-const colours = computed(() => demand.value && colourFor({
-  fish: advice.fish, secchiM: conditions.now.secchiM, depthM: demand.value.fishDepthM, sky: conditions.now.sky, sunDeg: conditions.sun.altitudeDeg,
-  shaded: ranking.value!.place.kind === 'dock' || ranking.value!.place.kind === 'moorings',
-}))
-const rig = computed(() => ranking.value && advice.rigAt(ranking.value, { mood: mood.value }))
+const route = useRoute()
+const waters = useWater()
+/** The bench with this family on it, the rest of the choices as they are. */
+function toBench(familyId: string) {
+  const how = familyId === 'castJig' ? undefined : familyId === 'slipFloat' ? 'float' : familyId
+  return { path: `/water/${waters.water!.id}/rig`, query: { ...route.query, place: ranking.value!.place.id, how, ladder: undefined } }
+}
 const built = computed<Rung[]>(() => {
   const body = tackle.bodies.find(b => b.id === rig.value?.bodyId)
-  if (!rig.value || !body || !colours.value) return []
+  if (!rig.value || !body || !colours.value || !ranking.value) return []
   const named = (b: typeof body) => ({ name: formatLength(b.attributes.lengthM, session.units), lengthM: b.attributes.lengthM })
   const weighed = (massKg: number) => ({ name: formatWeight(massKg, session.units), massKg })
   return buildLadder({
-    mood: mood.value, colourMatters: colours.value.matters, body: named(body), bodies: tackle.bodies.filter(b => b.carried).map(named),
+    mood: mood.value, colourMatters: colours.value.matters, body: named(body), bodies: tackle.bodies.filter(b => b.carried).map(named), kind: ranking.value.place.kind, schools: session.schools,
     colour: body.attributes.colour, colours: colours.value.picks.map(p => p.colour.name), head: weighed(rig.value.tie.massKg), heads: tackle.box.heads.map(h => weighed(h.massKg)),
   })
 })
-/** The angler's own order of the rungs, in the address; rungs that are not named come after. */
-const ladder = computed(() => {
-  const order = text('ladder')?.split(',') ?? []
-  const at = (r: Rung) => (order.includes(r.id) ? order.indexOf(r.id) : order.length + built.value.indexOf(r))
-  return [...built.value].sort((a, b) => at(a) - at(b))
+/** What the log has of each colour in water like today's. */
+const own = computed(() => {
+  const record = colourRecord({ spells: waters.record.baits, secchiM: conditions.now.secchiM })
+  return record.rows.length + record.notYet.length > 0 ? { ...record, most: Math.max(1, ...record.rows.map(r => r.hi)) } : null
 })
-function move(from: number, to: number) {
-  if (to < 0 || to >= ladder.value.length || from === to) return
-  const order = ladder.value.map(r => r.id)
-  order.splice(to, 0, order.splice(from, 1)[0]!)
-  set({ ladder: order.join(',') })
-}
-const dragged = ref<number | null>(null)
-function drop(to: number) {
-  if (dragged.value !== null) move(dragged.value, to)
-  dragged.value = null
-}
+const shaded = computed(() => ranking.value?.place.kind === 'dock' || ranking.value?.place.kind === 'moorings')
 </script>
 
 <template>
@@ -170,7 +148,54 @@ function drop(to: number) {
             <span><strong>{{ p.colour.name }}</strong><span class="quiet">{{ p.colour.pattern }}: {{ p.because }}</span></span>
           </li>
         </ol>
+        <RigSchool
+          v-if="shaded"
+          question="dockColour"
+        />
       </template>
+      <template v-if="own">
+        <h2>Your own record</h2>
+        <p
+          class="quiet"
+          data-test="own-colours"
+        >
+          In {{ own.water }} water, fish an hour of fishing, with what chance alone would allow.
+        </p>
+        <p v-if="own.rows.length === 0">
+          Not enough yet: no colour has three hours and five fish behind it in such water.
+        </p>
+        <ul class="own">
+          <li
+            v-for="r in own.rows"
+            :key="r.colour"
+          >
+            <strong>{{ r.colour }}</strong>
+            <svg
+              viewBox="0 0 100 12"
+              preserveAspectRatio="none"
+              aria-hidden="true"
+            ><line
+              :x1="100 * r.lo / own.most"
+              :x2="100 * r.hi / own.most"
+              y1="6"
+              y2="6"
+            /><rect
+              :x="100 * r.perHour / own.most - 1.2"
+              y="1"
+              width="2.4"
+              height="10"
+            /></svg>
+            <span class="quiet">{{ r.perHour.toFixed(1) }} ({{ r.lo.toFixed(1) }} to {{ r.hi.toFixed(1) }}), {{ r.fish }} fish in {{ Math.round(r.hours) }} h</span>
+          </li>
+        </ul>
+        <p
+          v-if="own.notYet.length > 0"
+          class="quiet"
+        >
+          Not enough yet: {{ own.notYet.map(r => r.colour).join(', ') }}.
+        </p>
+      </template>
+      <RigSchool question="noise" />
     </section>
     <section
       class="middle"
@@ -199,6 +224,9 @@ function drop(to: number) {
                 <span :class="`tone-${reason.tone}`">{{ reason.tone === 'for' ? '+' : '−' }} {{ reason.text }}.</span>{{ ' ' }}
               </template>
             </p>
+            <NuxtLink :to="r.to">
+              Tie it on the bench
+            </NuxtLink>
             <p class="quiet">
               For {{ r.family.use }}. Weak in {{ r.family.weak }}. Taken by {{ familyFish(r.family) }}.
             </p>
@@ -213,51 +241,20 @@ function drop(to: number) {
         {{ all ? 'Show the first five' : `Show all ${families.length}` }}
       </button>
     </section>
-    <section
+    <RigLadder
       class="right"
-      aria-label="Ladder"
-      tabindex="0"
+      :place-id="ranking.place.id"
+      :built="built"
     >
-      <h1>Ladder</h1>
-      <p class="quiet">
-        For a school that looks and does not take: one change at a time, from what you carry. Looks and no takes: next rung. Nothing looks: go.
-      </p>
-      <p v-if="ladder.length === 0">
-        The box you carry has nothing to change to.
-      </p>
-      <ol data-test="ladder">
-        <li
-          v-for="(rung, i) in ladder"
-          :key="rung.id"
-          draggable="true"
-          :class="{ dragged: dragged === i }"
-          @dragstart="dragged = i"
-          @dragend="dragged = null"
-          @dragover.prevent
-          @drop.prevent="drop(i)"
-        >
-          <span class="rank">{{ i + 1 }}</span>
-          <div>
-            <strong>{{ rung.change }}: {{ rung.to }}</strong>
-            <span class="quiet">instead of {{ rung.from }}; give it {{ rung.presentations }} casts</span>
-          </div>
-          <span class="moves">
-            <button
-              type="button"
-              :aria-label="`Move ${rung.change} to ${rung.to} up`"
-              :disabled="i === 0"
-              @click="move(i, i - 1)"
-            >↑</button>
-            <button
-              type="button"
-              :aria-label="`Move ${rung.change} to ${rung.to} down`"
-              :disabled="i === ladder.length - 1"
-              @click="move(i, i + 1)"
-            >↓</button>
-          </span>
-        </li>
-      </ol>
-    </section>
+      <RigSchool
+        v-if="ranking.place.kind === 'dock'"
+        question="dockRetrieve"
+      />
+      <RigSchool
+        v-if="mood === 'torpid' || mood === 'slow'"
+        question="coldSize"
+      />
+    </RigLadder>
   </div>
   <p
     v-else
@@ -281,13 +278,13 @@ function drop(to: number) {
 .meter { display: block; height: 7px; background: var(--tab); margin: 5px 0 6px; max-width: 360px; }
 .meter i { display: block; height: 100%; background: var(--mark); }
 .colours li { display: grid; grid-template-columns: 72px 1fr; align-items: center; padding: 7px 0; border-top: 1px solid var(--rule); }
-.colours .quiet, .right .quiet { display: block; }
+.colours .quiet { display: block; }
+.middle a { font-weight: 650; text-underline-offset: 3px; }
+.own li { display: grid; grid-template-columns: 1fr; border-top: 1px solid var(--rule); padding: 6px 0; }
+.own svg { width: 100%; height: 12px; overflow: visible; }
+.own line { stroke: var(--ink-2); stroke-width: 2; vector-effect: non-scaling-stroke; }
+.own rect { fill: var(--mark); }
 .bait { stroke: var(--ink); stroke-width: 1.2; }
-.right li { display: grid; grid-template-columns: 32px 1fr auto; gap: 4px; align-items: center; padding: 9px 0; border-top: 1px solid var(--rule); cursor: grab; }
-.right li.dragged { opacity: 0.5; }
-.moves { display: flex; gap: 4px; }
-.moves button { font: inherit; font-weight: 700; width: 36px; height: 36px; color: var(--ink); background: none; border: 1px solid var(--rule); border-radius: 6px; cursor: pointer; }
-.moves button:disabled { opacity: 0.35; cursor: default; }
 .wait { padding: 32px; font-size: 17px; }
 @media (max-width: 1050px) { .methods { grid-template-columns: 300px minmax(0, 1fr); grid-template-rows: minmax(0, 1fr) 40%; } .right { grid-column: 1 / 3; border-left: 0; border-top: 1px solid var(--ink); } }
 @media (max-width: 700px) { .methods { display: block; overflow-y: auto; } .left, .right, .middle { overflow: visible; border: 0; } }

@@ -76,7 +76,7 @@ const said = computed(() => {
   const [a, b] = rigs.value
   if (!a || !b) return ''
   const ratio = a.measured.sinkMS / b.measured.sinkMS
-  if (Math.abs(ratio - 1) < 0.05) return 'They fall at nearly the same speed: what the heavier head gains the bigger body takes.'
+  if (Math.abs(ratio - 1) < 0.1) return 'They fall at nearly the same speed: what the heavier head gains the bigger body takes.'
   const [slow, share] = ratio > 1 ? ['second', ratio] : ['first', 1 / ratio]
   return `The ${slow} falls slower and stays among the fish ${share.toFixed(1)} times as long; the other is felt in more wind.`
 })
