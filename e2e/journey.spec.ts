@@ -18,10 +18,10 @@ test('from the demo lake to a logged school that outlives the server', async ({ 
   await slide(page, 'water temperature', 'ArrowRight', /^65 °F$/)
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('phase')).toContainText(/^on the beds/)
-  expect(await ranking.allInnerTexts()).not.toEqual(before)
+  await expect.poll(() => ranking.allInnerTexts(), 'the ranking, worked out in a worker, follows').not.toEqual(before)
   await page.getByRole('button', { name: 'back to the readings' }).click()
   await expect(page.getByTestId('phase')).toContainText(/^pre-spawn/)
-  expect(await ranking.allInnerTexts()).toEqual(before)
+  await expect.poll(() => ranking.allInnerTexts(), 'the ranking goes back too').toEqual(before)
 
   // A place gives its reasons and a rig; the browser's back leaves it.
   await ranking.filter({ hasText: 'Kiln brush, step 2' }).click()

@@ -51,6 +51,7 @@ try {
   await desk.getByRole('button', { name: 'all places' }).click()
   await ranking.filter({ hasText: 'Kiln brush, step 2' }).click()
   await desk.getByRole('link', { name: 'Open on the rig bench' }).click()
+  await desk.getByRole('button', { name: 'tight line' }).click()
   await shoot(desk, 'bench-jig', desk.getByTestId('tie'))
   await desk.getByRole('button', { name: 'slip float' }).click()
   await desk.getByRole('button', { name: 'Wind', exact: true }).click()
@@ -60,9 +61,10 @@ try {
   await desk.keyboard.press('Escape')
   await shoot(desk, 'bench-float-wind', desk.getByTestId('stop'))
   await desk.getByRole('link', { name: 'What to fish with' }).click()
-  await shoot(desk, 'methods', desk.getByTestId('ladder'))
-
   await desk.getByRole('button', { name: 'back to the readings' }).click()
+  await desk.getByTestId('take-along').click()
+  await shoot(desk, 'methods', desk.getByTestId('along'))
+
   await desk.getByRole('link', { name: 'Chart', exact: true }).click()
   const features = desk.getByTestId('features').getByRole('button')
   await features.first().waitFor({ timeout: 60_000 })
@@ -97,6 +99,7 @@ try {
   await shoot(desk, 'bring', desk.getByTestId('cleaning'))
 
   const phone = await browser.newPage({ viewport: PHONE, reducedMotion: 'reduce' })
+  await phone.clock.install()
   await phone.goto(`http://127.0.0.1:${PORT}/log`)
   await phone.getByTestId('start-day').click()
   await shoot(phone, 'log-where', phone.getByTestId('where').getByRole('button', { name: /Kiln brush, step 2/ }))
@@ -110,10 +113,11 @@ try {
   await phone.getByRole('slider', { name: 'length' }).press('ArrowRight')
   await phone.getByRole('button', { name: 'kept' }).click()
   await phone.getByTestId('save-fish').click()
+  await phone.clock.fastForward('11:00')
   await shoot(phone, 'log-stop', phone.getByTestId('take'))
   await phone.evaluate(() => localStorage.setItem('remous-ground', 'night'))
   await phone.reload()
-  await shoot(phone, 'log-stop-night', phone.getByTestId('take'))
+  await shoot(phone, 'log-stop-night', phone.getByRole('region', { name: 'Rig card' }))
 
   await desk.goto(`http://127.0.0.1:${PORT}/days`)
   await desk.getByRole('link', { name: /April/ }).nth(2).click()
