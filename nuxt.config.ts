@@ -3,7 +3,7 @@ import { build } from 'esbuild'
 import { night, day } from './app/theme'
 
 export default defineNuxtConfig({
-  modules: ['vuetify-nuxt-module', '@pinia/nuxt', '@nuxt/eslint'],
+  modules: ['vuetify-nuxt-module', '@pinia/nuxt', '@nuxt/eslint', '@vite-pwa/nuxt'],
   // The journal lives on the device: see docs/decisions/rendering.md
   ssr: false,
   devtools: { enabled: false },
@@ -11,7 +11,7 @@ export default defineNuxtConfig({
     head: {
       title: 'Remous',
       htmlAttrs: { lang: 'en' },
-      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }, { name: 'theme-color', content: '#F5EFE2' }],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
@@ -19,6 +19,8 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   nitro: {
     compressPublicAssets: { gzip: true, brotli: true },
+    // The shell that every address opens without a network.
+    prerender: { routes: ['/'], crawlLinks: false },
     hooks: {
       async compiled(nitro) {
         const out = nitro.options.output.serverDir
@@ -32,6 +34,27 @@ export default defineNuxtConfig({
   typescript: { strict: true, nodeTsConfig: { include: ['core', 'shared', 'demo', 'sim', 'bench', 'e2e'].map(folder => `../${folder}/**/*.ts`).concat('../*.config.ts') } },
   telemetry: false,
   eslint: { config: { stylistic: true } },
+  pwa: {
+    // A new version waits until the angler asks for it: a page that reloads itself at a stop is worse than an old one.
+    registerType: 'prompt',
+    manifest: {
+      name: 'Remous', short_name: 'Remous', description: 'Finds the school, rigs for it, logs it.', lang: 'en', start_url: '/', display: 'standalone',
+      background_color: '#F5EFE2', theme_color: '#F5EFE2',
+      icons: [
+        { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/icon-masked-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+      ],
+      shortcuts: [{ name: 'Log', url: '/log' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,html,woff2,svg,png,ico,json}'],
+      // Answers are kept by the app itself, which says how old they are.
+      navigateFallback: '/', navigateFallbackDenylist: [/^\/api\//],
+      clientsClaim: true, cleanupOutdatedCaches: true, maximumFileSizeToCacheInBytes: 6_000_000,
+    },
+    client: { installPrompt: true },
+  },
   vuetify: {
     moduleOptions: { styles: true },
     vuetifyOptions: {

@@ -12,6 +12,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     testIdAttribute: 'data-test',
     contextOptions: { reducedMotion: 'reduce' },
+    // Only the tests of the installed app need the worker that keeps it; it would fill every other test's cache.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 const session = useSession()
 const waters = useWater()
+const along = useAlong()
 const problem = ref<string | null>(null)
 
 onMounted(async () => {
   try {
     await session.load()
-    const [first] = await waters.loadList()
+    const list = await waters.loadList()
+    await along.load()
+    const first = list.find(w => !along.away || along.isTaken(w.id)) ?? list[0]
     if (first) await navigateTo(`/water/${first.id}`, { replace: true })
   }
   catch (error) {

@@ -6,11 +6,15 @@ import { reduceTrip } from '../../core/school/reduceTrip'
 import { entrySchema } from '../../shared/journal'
 import { check } from '../../shared/validate'
 import { api, ApiError } from '../utils/api'
-import { deviceJournal } from '../utils/deviceJournal'
+import { deviceDb, type KeptEntry } from '../utils/deviceDb'
 import { useSession } from './session'
 
 const BATCH = 200
 const RETRY_MS = 8000
+/** What the server says of an entry itself, not of its own state. */
+const REFUSALS = new Set([400, 409, 413, 422])
+/** A day that was never ended is not gone on with after this, ms. */
+const OPEN_FOR_MS = 36 * 3_600_000
 
 /**
  * The log. An entry is written to the device first and shown from there; an outbox sends it and
@@ -23,6 +27,8 @@ export const useJournal = defineStore('journal', () => {
   const tripId = ref<string | null>(null)
   /** set when the device could not keep an entry, or the server refused one */
   const problem = ref<string | null>(null)
+  /** entries that the server refuses, with its words; they stay here and are asked about again after the next start */
+  const refused = shallowRef(new Map<string, string>())
   let sending = false
   let retry: ReturnType<typeof setTimeout> | undefined
 
@@ -39,7 +45,7 @@ export const useJournal = defineStore('journal', () => {
   /** Reads a trip from the device and, if there is a network, from the server. */
   async function open(id: string) {
     tripId.value = id
-    const kept = await deviceJournal().kept.where('tripId').equals(id).toArray()
+    const kept = await deviceDb().kept.where('tripId').equals(id).toArray()
     remember(kept.map(k => k.entry))
     await countUnsent()
     void flush()
@@ -67,7 +73,7 @@ export const useJournal = defineStore('journal', () => {
     const checked = check(entrySchema, entry)
     if (!checked.ok) throw new RangeError(checked.error.message)
     try {
-      await deviceJournal().kept.add({ id: entry.id, tripId: entry.tripId, sent: 0, entry: plain(entry) })
+      await deviceDb().kept.add({ id: entry.id, tripId: entry.tripId, sent: 0, entry: plain(entry) })
     }
     catch (cause) {
       problem.value = `This device could not keep the last entry (${cause instanceof Error ? cause.message : String(cause)}). It was not logged.`
@@ -88,7 +94,7 @@ export const useJournal = defineStore('journal', () => {
   }
 
   async function countUnsent() {
-    unsent.value = await deviceJournal().kept.where('sent').equals(0).count()
+    unsent.value = await deviceDb().kept.where('sent').equals(0).count()
   }
 
   /** Sends what has not been acknowledged, oldest first; tries again later when there is no network. */
@@ -98,16 +104,15 @@ export const useJournal = defineStore('journal', () => {
     clearTimeout(retry)
     try {
       for (;;) {
-        const batch = await deviceJournal().kept.where('sent').equals(0).limit(BATCH).sortBy('id')
+        const batch = await deviceDb().kept.where('sent').equals(0).filter(k => !refused.value.has(k.id)).limit(BATCH).sortBy('id')
         if (batch.length === 0) break
-        const { stored, known } = await api<{ stored: string[], known: string[] }>('journal', { method: 'POST', body: { entries: batch.map(k => k.entry) } })
-        await deviceJournal().kept.where('id').anyOf([...stored, ...known]).modify({ sent: 1 })
-        problem.value = null
+        await send(batch)
+        problem.value = refused.value.size === 0 ? null : `${refused.value.size} ${refused.value.size === 1 ? 'entry' : 'entries'} refused, kept here: ${[...refused.value.values()].at(-1)}`
         await countUnsent()
       }
     }
     catch (error) {
-      // A refusal is shown; either way the entries stay here unsent and are tried again.
+      // Either way the entries stay here unsent and are tried again; a server that is in trouble is said, a missing network is shown by the count.
       if (error instanceof ApiError) problem.value = `Not sent yet: ${error.message}`
       retry = setTimeout(() => void flush(), RETRY_MS)
     }
@@ -117,11 +122,44 @@ export const useJournal = defineStore('journal', () => {
     await countUnsent()
   }
 
+  /** One batch is taken whole or not at all; a refused one is halved until the entry that is refused stands alone, so that it holds up no other. */
+  async function send(batch: KeptEntry[]): Promise<void> {
+    try {
+      const { stored, known } = await api<{ stored: string[], known: string[] }>('journal', { method: 'POST', body: { entries: batch.map(k => k.entry) } })
+      await deviceDb().kept.where('id').anyOf([...stored, ...known]).modify({ sent: 1 })
+    }
+    catch (error) {
+      if (!(error instanceof ApiError) || !REFUSALS.has(error.status)) throw error
+      if (batch.length === 1) {
+        refused.value = new Map(refused.value).set(batch[0]!.id, error.message)
+        return
+      }
+      const half = batch.length >> 1
+      await send(batch.slice(0, half))
+      await send(batch.slice(half))
+    }
+  }
+  // The network is back, or the phone comes out of the pocket.
+  addEventListener('online', () => void flush())
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible' && unsent.value > 0) void flush()
+  })
+
+  /** Days that are under way on this device, whatever the server knows of them. */
+  async function openHere(): Promise<{ id: string, waterId: string | null, startedAt: string, schools: number, fish: number }[]> {
+    const entries = (await deviceDb().kept.toArray()).map(k => k.entry)
+    const ids = new Set(entries.filter(e => e.kind === 'start' && session.instant() - Date.parse(e.at) < OPEN_FOR_MS).map(e => e.tripId))
+    return [...ids].flatMap((id) => {
+      const day = reduceTrip(entries.filter(e => e.tripId === id))
+      return day && day.endedAt === null ? [{ id, waterId: day.waterId, startedAt: day.startedAt, schools: day.schools.length, fish: day.fish.length }] : []
+    }).sort((a, b) => b.startedAt.localeCompare(a.startedAt))
+  }
+
   function close() {
     tripId.value = null
   }
 
-  return { tripId, trip, tripEntries, undoable, unsent, problem, open, begin, log, undo, amend, flush, close }
+  return { tripId, trip, tripEntries, undoable, unsent, problem, open, openHere, begin, log, undo, amend, flush, countUnsent, close }
 })
 
 /** IndexedDB cannot store Vue's proxies. */

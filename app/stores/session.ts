@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { DEFAULT_SCHOOLS } from '../../core/rig/schools'
 import type { Angler, AnglerChange, AnglerSettings } from '../../shared/angler'
-import { api } from '../utils/api'
+import { api, apiRead } from '../utils/api'
 
 const TICK_MS = 10_000
 const NIGHT_KEY = 'remous-ground'
@@ -37,8 +37,9 @@ export const useSession = defineStore('session', () => {
   }
 
   async function read() {
-    const me = await api<Angler>('me')
-    offsetMs.value = Date.parse(me.now) - Date.now()
+    const { value: me, savedMs } = await apiRead<Angler>('me')
+    // The server's clock, as it ran beside this device's when it last answered.
+    offsetMs.value = Date.parse(me.now) - savedMs
     angler.value = me
     tick()
     setInterval(tick, TICK_MS)

@@ -112,6 +112,9 @@ async function save(change: Parameters<typeof session.set>[0]) {
       :text="formatDepth(session.angler?.rodM ?? 2.13, session.units)"
       @update:model-value="save({ rodM: Number($event.toFixed(4)) })"
     />
+    <NuxtLink to="/along">
+      Take waters along, without a network
+    </NuxtLink>
     <NuxtLink to="/rules">
       Bag and length rules
     </NuxtLink>

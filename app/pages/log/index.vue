@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import type { TripSummary } from '../../../shared/waters'
 import { api } from '../../utils/api'
-import { deviceJournal } from '../../utils/deviceJournal'
 import { dateText } from '../../utils/time'
 
 const route = useRoute()
 const session = useSession()
 const waters = useWater()
 const journal = useJournal()
-const open = ref<TripSummary | null>(null)
+const along = useAlong()
+/** The day under way: this device's own first, then one that another device began. */
+const open = ref<{ id: string, waterId: string | null, startedAt: string, schools: number, fish: number } | null>(null)
 const ready = ref(false)
 const problem = ref<string | null>(null)
 const place = computed(() => (typeof route.query.place === 'string' ? route.query.place : undefined))
@@ -16,13 +17,15 @@ const place = computed(() => (typeof route.query.place === 'string' ? route.quer
 onMounted(async () => {
   try {
     await session.load()
-    const [first] = await waters.loadList()
-    if (!waters.water && first) await waters.load(first.id)
+    const list = await waters.loadList()
     // A day begun on this device may not have reached the server yet.
     await journal.flush()
-    open.value = (await api<TripSummary[]>('trips')).find(t => t.endedAt === null) ?? null
-    const unsentStart = await deviceJournal().kept.where('sent').equals(0).filter(k => k.entry.kind === 'start').first()
-    if (unsentStart) await go(unsentStart.tripId)
+    const [here] = await journal.openHere()
+    open.value = here ?? (await api<TripSummary[]>('trips')).find(t => t.endedAt === null) ?? null
+    await along.load()
+    const first = list.find(w => !along.away || along.isTaken(w.id)) ?? list[0]
+    if (open.value?.waterId) await waters.load(open.value.waterId)
+    else if (!waters.water && first) await waters.load(first.id)
   }
   catch (error) {
     problem.value = error instanceof Error ? error.message : String(error)
@@ -36,7 +39,11 @@ function go(tripId: string) {
 
 async function start() {
   try {
-    await go(await journal.begin(waters.water!.id))
+    const { id, name } = waters.water!
+    const tripId = await journal.begin(id)
+    // Whoever starts a day wants it to go on where the network ends.
+    if (!along.isTaken(id) && !along.away) void along.take({ id, name })
+    await go(tripId)
   }
   catch (error) {
     problem.value = error instanceof Error ? error.message : String(error)
@@ -49,7 +56,7 @@ async function start() {
     <template v-if="ready && waters.water">
       <template v-if="open">
         <h1>A day is still open</h1>
-        <p>{{ open.waterName }}, {{ dateText(open.startedAt, waters.water.zone) }}: {{ open.schools }} schools, {{ open.fish }} fish so far.</p>
+        <p>{{ waters.water.name }}, {{ dateText(open.startedAt, waters.water.zone) }}: {{ open.schools }} schools, {{ open.fish }} fish so far.</p>
         <v-btn
           class="main thumb"
           block
@@ -70,6 +77,7 @@ async function start() {
           Start the day
         </v-btn>
       </template>
+      <AlongLine :water-id="waters.water.id" />
       <ul class="cautions">
         <li>Water under 60 °F (15 °C): wear the life jacket, do not stow it.</li>
         <li>A phone and a sonar are not a lookout.</li>
