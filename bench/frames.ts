@@ -1,8 +1,5 @@
-import { spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, rmSync } from 'node:fs'
-import { cpus, tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { chromium, type Page } from '@playwright/test'
+import { cpus } from 'node:os'
+import type { Page } from '@playwright/test'
 import { v7 as uuidv7 } from 'uuid'
 import { depthAt } from '../core/water/depthGrid'
 import { localFrame } from '../core/water/localFrame'
@@ -13,49 +10,37 @@ import { migrateDb, openDb } from '../server/db/open'
 import { places } from '../server/db/schema'
 import { requireLocalAngler } from '../server/services/anglers'
 import { listWaters } from '../server/services/waters'
+import { NOT_BUILT, withBuiltApp } from './builtApp'
 
-const PORT = '4174'
 const PLACES = 5000
 
 /** Time between frames while the built app's chart is dragged and zoomed, with features and 5,000 places on it, and of the board while its hour is changed. */
 export async function framesBench() {
   const what = `panning and zooming the 5 m chart with its features and ${PLACES.toLocaleString('en-US')} places in headless Chromium (${cpus().length} × ${cpus()[0]!.model}, no graphics processor)`
-  if (!existsSync('.output/server/index.mjs')) return { what, lines: ['nothing is built: run `npm run build` first'] }
-  const folder = mkdtempSync(join(tmpdir(), 'remous-frames-'))
-  const file = join(folder, 'demo.db')
-  const waterId = seedMany(file)
-  const server = spawn(process.execPath, ['scripts/serve.mjs'], { env: { ...process.env, PORT, DB_FILE: file }, stdio: 'ignore' })
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
-    // Without a cap the time between frames is what a frame costs, not the screen's rhythm.
-    '--disable-frame-rate-limit', '--disable-gpu-vsync'] })
-  try {
+  // Without a cap the time between frames is what a frame costs, not the screen's rhythm.
+  const lines = await withBuiltApp({ seed: seedMany, flags: ['--disable-frame-rate-limit', '--disable-gpu-vsync'] }, async ({ browser, seeded: waterId, url }) => {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-    for (let tries = 0; tries < 100 && !await fetch(`http://127.0.0.1:${PORT}/api/me`).then(r => r.ok, () => false); tries++) await new Promise(wake => setTimeout(wake, 100))
-    await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}/chart?layers=roads,weed,places&kind=all`)
+    await page.goto(`${url}/water/${waterId}/chart?layers=roads,weed,places&kind=all`)
     await page.locator('[data-test=features] button').first().waitFor({ timeout: 60_000 })
     await page.waitForTimeout(1500)
     const dragged = await dragMap(page)
-    const slid = await slideHours(page, waterId)
-    const ranked = await rankHours(page, waterId)
-    const held = await dragBench(page, waterId)
-    return { what, lines: [
+    const slid = await slideHours(page, `${url}/water/${waterId}`)
+    const ranked = await rankHours(page, `${url}/water/${waterId}`)
+    const held = await dragBench(page, `${url}/water/${waterId}`)
+    return [
       `between frames: median ${dragged.at(0.5).toFixed(1)} ms, 95th percentile ${dragged.at(0.95).toFixed(1)} ms, of ${dragged.count} frames`,
       `sliding the hour of the water's temperature, a new hour each frame: median ${slid.median.toFixed(1)} ms, 95th percentile ${slid.p95.toFixed(1)} ms`,
       `ranking ${PLACES.toLocaleString('en-US')} places for a new hour in the worker: median ${ranked.median} ms, longest ${ranked.most} ms of ${ranked.count}`,
       `dragging the board's map with them: median ${ranked.frameMedian.toFixed(1)} ms between frames, 95th percentile ${ranked.frameP95.toFixed(1)} ms`,
       ...Object.entries(held).map(([grip, t]) => `the bench's side view, ${{ 'grip-lure': 'lure', 'grip-tip': 'rod tip', 'grip-wind': 'wind' }[grip]} dragged: from a move to its frame ${t.median.toFixed(1)} ms median, ${t.p95.toFixed(1)} ms 95th percentile`),
-    ] }
-  }
-  finally {
-    await browser.close()
-    server.kill()
-    rmSync(folder, { recursive: true, force: true })
-  }
+    ]
+  })
+  return { what, lines: lines ?? [NOT_BUILT] }
 }
 
 /** Sets another hour in every frame of the temperature chart. */
-async function slideHours(page: Page, waterId: string): Promise<{ median: number, p95: number }> {
-  await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}/season/temperature`)
+async function slideHours(page: Page, water: string): Promise<{ median: number, p95: number }> {
+  await page.goto(`${water}/season/temperature`)
   await page.locator('[data-test=hour]').waitFor({ timeout: 60_000 })
   await page.waitForTimeout(1500)
   const gaps = await page.evaluate<number[]>(`(async () => {
@@ -75,8 +60,8 @@ async function slideHours(page: Page, waterId: string): Promise<{ median: number
 }
 
 /** Another hour on the board, again and again, then its map dragged; the list says how long its last ranking took. */
-async function rankHours(page: Page, waterId: string) {
-  await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}?fits=1`)
+async function rankHours(page: Page, water: string) {
+  await page.goto(`${water}?fits=1`)
   const list = page.locator('[data-test=ranking]')
   await list.locator('button').first().waitFor({ timeout: 60_000 })
   await page.waitForTimeout(2500)
@@ -133,8 +118,8 @@ function seedMany(file: string): string {
 }
 
 /** Times from a move of the hand to the next frame while lure, rod tip and wind are dragged in the side view. */
-async function dragBench(page: Page, waterId: string) {
-  await page.goto(`http://127.0.0.1:${PORT}/water/${waterId}/rig`)
+async function dragBench(page: Page, water: string) {
+  await page.goto(`${water}/rig`)
   const result: Record<string, { median: number, p95: number }> = {}
   for (const grip of ['grip-lure', 'grip-tip', 'grip-wind']) {
     await page.locator(`[data-test=${grip}]`).waitFor({ timeout: 60_000 })

@@ -1,11 +1,12 @@
+import * as Comlink from 'comlink'
 import { DateTime } from 'luxon'
-import { adviseStay } from '../../core/school/adviseStay'
-import { effectiveEntries } from '../../core/school/effectiveEntries'
-import { nextVariant } from '../../core/school/nextVariant'
+import type { StayAdvice } from '../../core/school/adviseStay'
+import type { NextVariantResult } from '../../core/school/nextVariant'
 import type { Visit } from '../../core/school/reduceTrip'
 import { armsHere, dayPrior, nextStop, stretchesHere } from '../../core/school/stayHere'
 import { stayText, type StayWords } from '../../core/school/stayText'
 import { sunTimes } from '../../core/season/sun'
+import type { StayQuestion, StayWorker } from '../workers/stay.worker'
 
 /** Off the water this long before the sun sets, min: the run home is still to come. */
 const HOME_MIN = 30
@@ -30,7 +31,8 @@ export function useStay(visit: () => Visit | null) {
   const rungs = computed(() => ladders.at(visit()?.placeId)?.rungs ?? [])
   const options = computed(() => [{ id: 'on', label: 'as tied on' }, ...rungs.value.map(r => ({ id: r.id, label: `${r.change} ${r.to}` }))])
 
-  const made = computed(() => {
+  /** What the worker is asked: plain figures of the stop as it stands. */
+  const question = computed(() => {
     const here = visit()
     if (!here || !waters.frame) return null
     const arrivedMs = Date.parse(here.arrivedAt)
@@ -42,16 +44,47 @@ export function useStay(visit: () => Visit | null) {
       return { id: r.place.id, name: r.place.name, ratePerHour: r.ratePerHour, distanceM: at ? Math.hypot(there.x - at.x, there.y - at.y) : 1000 }
     })
     const next = nextStop(others, minutesLeft.value)
-    const stretches = stretchesHere({ entries: effectiveEntries(journal.tripEntries), arrivedMs, nowMs })
-    const advice = adviseStay({
-      prior: dayPrior(Math.max(LEAST_RATE, row?.ratePerHour ?? next?.ratePerHour ?? 1)), stretches, minutesLeft: minutesLeft.value,
-      elsewhere: next ? { ratePerHour: next.ratePerHour, sdPerHour: next.sdPerHour, travelMin: next.travelMin } : { ratePerHour: 0, sdPerHour: 0, travelMin: 0 },
-    })
-    const arms = armsHere({ rigs: journal.trip?.rigs ?? [], options: options.value, arrivedMs, nowMs })
-    const tried = options.value.length > 1 ? nextVariant({ arms, ...TAKES, seed: 1 }) : null
-    const on = journal.trip?.rigs.at(-1)?.body.rung ?? 'on'
-    const change = tried && tried.id !== on ? { id: tried.id, label: options.value.find(o => o.id === tried.id)!.label, best: tried.chance.find(c => c.id === tried.id)!.best } : null
-    return { advice, next, change, on, chance: tried?.chance ?? [], hereMin: (nowMs - arrivedMs) / 60_000 }
+    const ask: StayQuestion = {
+      stay: {
+        prior: dayPrior(Math.max(LEAST_RATE, row?.ratePerHour ?? next?.ratePerHour ?? 1)), stretches: stretchesHere({ entries: journal.live, arrivedMs, nowMs }), minutesLeft: minutesLeft.value,
+        elsewhere: next ? { ratePerHour: next.ratePerHour, sdPerHour: next.sdPerHour, travelMin: next.travelMin } : { ratePerHour: 0, sdPerHour: 0, travelMin: 0 },
+      },
+      variant: options.value.length > 1 ? { arms: armsHere({ rigs: journal.trip?.rigs ?? [], options: options.value, arrivedMs, nowMs }), ...TAKES, seed: 1 } : null,
+    }
+    return { ask, arrivedAt: here.arrivedAt, fish: here.fish, next, options: options.value, on: journal.trip?.rigs.at(-1)?.body.rung ?? 'on', hereMin: (nowMs - arrivedMs) / 60_000 }
+  })
+
+  const problem = ref<string | null>(null)
+  const answered = shallowRef<{ of: NonNullable<typeof question.value>, advice: StayAdvice, tried: NextVariantResult | null } | null>(null)
+  const thread = new Worker(new URL('../workers/stay.worker.ts', import.meta.url), { type: 'module' })
+  const worker = Comlink.wrap<StayWorker>(thread)
+  onScopeDispose(() => thread.terminate())
+  /** One question at a time; of those that came meanwhile only the newest is asked. */
+  let asking = false
+  async function answer() {
+    if (asking) return
+    asking = true
+    try {
+      for (let of = question.value; of && of !== answered.value?.of; of = question.value) {
+        answered.value = { of, ...await worker.advise(of.ask) }
+        problem.value = null
+      }
+    }
+    catch (error) {
+      problem.value = error instanceof Error ? error.message : String(error)
+    }
+    finally {
+      asking = false
+    }
+  }
+  watch(question, () => void answer(), { immediate: true })
+
+  const made = computed(() => {
+    if (!answered.value || answered.value.of.arrivedAt !== visit()?.arrivedAt) return null
+    const { of, advice, tried } = answered.value
+    const { next, options: among, on, hereMin, fish } = of
+    const change = tried && tried.id !== on ? { id: tried.id, label: among.find(o => o.id === tried.id)!.label, best: tried.chance.find(c => c.id === tried.id)!.best } : null
+    return { advice, next, change, on, chance: tried?.chance ?? [], hereMin, fish }
   })
 
   /** Going was said and no fish has come since: it stays said. */
@@ -71,7 +104,7 @@ export function useStay(visit: () => Visit | null) {
     return advice.action === 'go' && close && !held ? { ...advice, action: 'stay' as const } : advice
   })
   const words = computed<StayWords | null>(() => (made.value && steady.value
-    ? stayText({ advice: steady.value, fish: visit()!.fish, hereMin: made.value.hereMin, next: made.value.next, change: made.value.change })
+    ? stayText({ advice: steady.value, fish: made.value.fish, hereMin: made.value.hereMin, next: made.value.next, change: made.value.change })
     : null))
-  return { words, action: computed(() => steady.value?.action ?? null), change: computed(() => made.value?.change ?? null), on: computed(() => made.value?.on ?? 'on'), chance: computed(() => made.value?.chance ?? []), rungs }
+  return { words, problem, action: computed(() => steady.value?.action ?? null), change: computed(() => made.value?.change ?? null), on: computed(() => made.value?.on ?? 'on'), chance: computed(() => made.value?.chance ?? []), rungs }
 }

@@ -42,17 +42,19 @@ export const useConditions = defineStore('conditions', () => {
   const whatIf = ref<Partial<WhatIf>>({})
 
   const zone = computed(() => waters.water?.zone ?? 'utc')
-  const clock = computed(() => DateTime.fromMillis(session.nowMs, { zone: zone.value }))
+  /** The clock in steps, so that what rests on it is worked out once a step and not at every tick and tap. */
+  const steadyMs = computed(() => Math.ceil(session.nowMs / STEADY_MS) * STEADY_MS)
+  const clock = computed(() => DateTime.fromMillis(steadyMs.value, { zone: zone.value }))
   /** The instant asked about: now, or the what-if's day and hour. */
   const atMs = computed(() => {
     const { day, hour } = whatIf.value
-    if (day === undefined && hour === undefined) return Math.ceil(session.nowMs / STEADY_MS) * STEADY_MS
+    if (day === undefined && hour === undefined) return steadyMs.value
     const start = (day === undefined ? clock.value : DateTime.fromISO(day, { zone: zone.value })).startOf('day')
     const minutes = hour === undefined ? clock.value.hour * 60 + clock.value.minute : Math.round(hour * 60)
     return start.set({ hour: Math.min(23, Math.trunc(minutes / 60)), minute: minutes >= 1440 ? 59 : minutes % 60 }).toMillis()
   })
   const local = computed(() => DateTime.fromMillis(atMs.value, { zone: zone.value }))
-  const past = computed(() => waters.record.readings.filter(r => Date.parse(r.at) <= session.nowMs))
+  const past = computed(() => waters.record.readings.filter(r => Date.parse(r.at) <= steadyMs.value))
 
   /** Newest reading of one figure, with its time. */
   function newest<K extends 'waterC' | 'secchiM' | 'windMS' | 'windFromDeg' | 'sky'>(key: K) {
@@ -70,7 +72,7 @@ export const useConditions = defineStore('conditions', () => {
 
   const trend = computed(() => temperatureTrend({
     readings: past.value.flatMap(r => (r.body.waterC === null ? [] : [{ atMs: Date.parse(r.at), waterC: r.body.waterC }])),
-    nowMs: session.nowMs,
+    nowMs: steadyMs.value,
   }))
   const forecast = computed(() => season.weatherAt(atMs.value))
   /** A reading, carried on by the model to the instant asked about; without one that holds, the model alone. */

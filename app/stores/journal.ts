@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import { v7 as uuidv7 } from 'uuid'
-import { lastUndoable } from '../../core/school/effectiveEntries'
+import { effectiveEntries, lastUndoable } from '../../core/school/effectiveEntries'
 import type { AmendableKind, Entry, EntryBodies, EntryKind } from '../../core/school/entries'
-import { reduceTrip } from '../../core/school/reduceTrip'
+import { reduceEffective, reduceTrip } from '../../core/school/reduceTrip'
 import { entrySchema } from '../../shared/journal'
 import { check } from '../../shared/validate'
 import { api, ApiError } from '../utils/api'
@@ -22,7 +22,7 @@ const OPEN_FOR_MS = 36 * 3_600_000
  */
 export const useJournal = defineStore('journal', () => {
   const session = useSession()
-  const entries = ref(new Map<string, Entry>())
+  const entries = shallowRef(new Map<string, Entry>())
   const unsent = ref(0)
   const tripId = ref<string | null>(null)
   /** set when the device could not keep an entry, or the server refused one */
@@ -33,8 +33,10 @@ export const useJournal = defineStore('journal', () => {
   let retry: ReturnType<typeof setTimeout> | undefined
 
   const tripEntries = computed(() => [...entries.value.values()].filter(e => e.tripId === tripId.value))
-  const trip = computed(() => (tripId.value ? reduceTrip(tripEntries.value) : null))
-  const undoable = computed(() => lastUndoable(tripEntries.value))
+  /** The day's entries as they count, their undos and amends applied. */
+  const live = computed(() => effectiveEntries(tripEntries.value))
+  const trip = computed(() => reduceEffective(live.value))
+  const undoable = computed(() => lastUndoable(live.value))
 
   function remember(list: Entry[]) {
     const next = new Map(entries.value)
@@ -159,7 +161,7 @@ export const useJournal = defineStore('journal', () => {
     tripId.value = null
   }
 
-  return { tripId, trip, tripEntries, undoable, unsent, problem, open, openHere, begin, log, undo, amend, flush, countUnsent, close }
+  return { tripId, trip, tripEntries, live, undoable, unsent, problem, open, openHere, begin, log, undo, amend, flush, countUnsent, close }
 })
 
 /** IndexedDB cannot store Vue's proxies. */

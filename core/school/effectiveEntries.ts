@@ -47,6 +47,6 @@ function withBody(entry: EffectiveEntry, body: EntryBodies[EntryKind]): Effectiv
 }
 
 /** The last entry an undo button should take back: the newest live one that logged something. */
-export function lastUndoable(entries: Iterable<Entry>): EffectiveEntry | null {
-  return effectiveEntries(entries).filter(e => e.kind !== 'start').at(-1) ?? null
+export function lastUndoable(live: readonly EffectiveEntry[]): EffectiveEntry | null {
+  return live.findLast(e => e.kind !== 'start') ?? null
 }

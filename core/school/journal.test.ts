@@ -60,9 +60,9 @@ describe('effectiveEntries', () => {
 
   it('offers the newest living entry to undo, never the start', () => {
     const { start, arrive, fish } = day()
-    expect(lastUndoable([start])).toBeNull()
-    expect(lastUndoable([start, arrive, fish])!.id).toBe(fish.id)
-    expect(lastUndoable([start, arrive, fish, undo(20, fish)])!.id).toBe(arrive.id)
+    expect(lastUndoable(effectiveEntries([start]))).toBeNull()
+    expect(lastUndoable(effectiveEntries([start, arrive, fish]))!.id).toBe(fish.id)
+    expect(lastUndoable(effectiveEntries([start, arrive, fish, undo(20, fish)]))!.id).toBe(arrive.id)
   })
 })
 

@@ -95,7 +95,11 @@ function count(entry: EffectiveEntry, tallies: (Effort | null | undefined)[]): v
  * Returns null when nothing of the trip is left (every entry undone or none given).
  */
 export function reduceTrip(entries: Iterable<Entry>): Trip | null {
-  const live = effectiveEntries(entries)
+  return reduceEffective(effectiveEntries(entries))
+}
+
+/** As `reduceTrip`, for entries whose undos and amends have been applied, in the journal's order. */
+export function reduceEffective(live: readonly EffectiveEntry[]): Trip | null {
   const first = live[0]
   if (!first) return null
   const trip: Trip = {

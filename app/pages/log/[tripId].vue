@@ -43,7 +43,8 @@ const ranking = computed(() => ranks.rankedById(visit.value?.placeId ?? null))
 const schoolsHere = computed(() => trip.value?.schools.filter(s => visit.value && s.at >= visit.value.arrivedAt) ?? [])
 const school = computed(() => schoolsHere.value.at(-1) ?? null)
 const fishHere = computed(() => trip.value?.fish.filter(f => visit.value && f.at >= visit.value.arrivedAt) ?? [])
-const rig = computed(() => ranking.value && advice.rigAt(ranking.value, school.value ? { topM: school.value.topM } : {}))
+const topM = computed(() => school.value?.topM)
+const rig = computed(() => ranking.value && advice.rigAt(ranking.value, topM.value === undefined ? {} : { topM: topM.value }))
 const stay = useStay(() => visit.value)
 /** stop at which the advice was told to be quiet */
 const hushed = ref<string | null>(null)
@@ -62,7 +63,7 @@ const staff = computed(() => placeStaffDepth({ reachM: Math.max(expected.value.p
 /** Minutes since the last stretch was logged, or since arriving. */
 const openMinutes = computed(() => {
   if (!visit.value) return 0
-  const last = journal.tripEntries.filter(e => e.kind === 'stretch' && e.at >= visit.value!.arrivedAt).map(e => e.at).sort().at(-1)
+  const last = journal.live.filter(e => e.kind === 'stretch' && e.at >= visit.value!.arrivedAt).map(e => e.at).sort().at(-1)
   return Math.max(0, (session.nowMs - Date.parse(last ?? visit.value.arrivedAt)) / 60_000)
 })
 const undoName = computed(() => {
