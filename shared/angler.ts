@@ -5,6 +5,9 @@ import { CURRENT_SIDES, type CurrentSide } from '../core/place/stance'
 import { DEFAULT_SCHOOLS, SCHOOLS, SCHOOL_KEYS, type Schools } from '../core/rig/schools'
 import type { Units } from '../core/units/format'
 
+/** Where the boat's instruments speak NMEA 0183, over TCP. */
+export interface InstrumentsAt { host: string, port: number }
+
 export interface Angler {
   name: string
   units: Units
@@ -18,12 +21,16 @@ export interface Angler {
   schools: Schools
   /** bag and length rules as the angler entered them from the local book */
   limits: LimitRule[]
+  /** null: none */
+  instruments: InstrumentsAt | null
+  /** how fast the boat runs between places, m/s */
+  runMS: number
   /** server's idea of now, ISO; in the demo it starts on a morning in late April */
   now: string
   demo: boolean
 }
 
-export type AnglerSettings = Pick<Angler, 'units' | 'waveLimitM' | 'currentSide' | 'rodM' | 'schools' | 'limits'>
+export type AnglerSettings = Pick<Angler, 'units' | 'waveLimitM' | 'currentSide' | 'rodM' | 'schools' | 'limits' | 'instruments' | 'runMS'>
 /** Any of the settings; of the schools any answer. */
 export type AnglerChange = Partial<Omit<AnglerSettings, 'schools'>> & { schools?: Partial<Schools> }
 
@@ -39,6 +46,8 @@ export const anglerChangeSchema = Joi.object<AnglerChange>({
   waveLimitM: Joi.number().min(0.05).max(3).optional(),
   currentSide: Joi.valid(...CURRENT_SIDES).optional(),
   rodM: Joi.number().min(0.5).max(8).optional(),
+  instruments: Joi.object<InstrumentsAt>({ host: Joi.string().trim().hostname().max(253), port: Joi.number().port() }).allow(null).optional(),
+  runMS: Joi.number().min(0.5).max(30).optional(),
   limits: Joi.array().items(limitSchema).max(20).optional(),
   schools: Joi.object<Partial<Schools>>(Object.fromEntries(SCHOOL_KEYS.map(key => [key, Joi.valid(...SCHOOLS[key].answers.map(a => a.id)).optional()]))).min(1).optional(),
 }).min(1).label('settings')

@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { AMENDABLE, FATES, RIG_FAMILIES, SIGNS, TIGHTNESS, type Entry, type EntryKind } from '../core/school/entries'
+import { AMENDABLE, COMPANY, FATES, MARK_SIZES, RIG_FAMILIES, SIGNS, STRIKES, TIGHTNESS, type BoatFix, type Entry, type EntryKind } from '../core/school/entries'
 import { SPECIES } from '../core/fish/species'
 import { SKIES } from '../core/season/sky'
 
@@ -18,6 +18,9 @@ export const instant = Joi.string().custom((text: string, helpers) => {
 
 const DEEPEST_M = 150
 const depth = () => Joi.number().min(0).max(DEEPEST_M)
+const lonDeg = () => Joi.number().min(-180).max(180)
+const latDeg = () => Joi.number().min(-90).max(90)
+const waterC = () => Joi.number().min(-2).max(45)
 const count = () => Joi.number().integer().min(0).max(2000)
 
 /** One schema per kind of entry; metres, m/s, °C, kg. */
@@ -30,6 +33,9 @@ const BODIES: Record<EntryKind, Joi.ObjectSchema> = {
     bottomM: depth().min(Joi.ref('topM')),
     waterDepthM: depth().min(Joi.ref('bottomM')),
     tightness: Joi.valid(...TIGHTNESS),
+    marks: Joi.valid(...MARK_SIZES, null).optional(),
+    company: Joi.array().items(Joi.valid(...COMPANY)).unique().optional(),
+    distanceM: Joi.number().min(0).max(500).allow(null).optional(),
   }),
   rig: Joi.object({
     family: Joi.valid(...RIG_FAMILIES),
@@ -51,17 +57,19 @@ const BODIES: Record<EntryKind, Joi.ObjectSchema> = {
     lengthM: Joi.number().min(0.02).max(1.5).allow(null),
     fate: Joi.valid(...FATES, null),
     depthM: depth().allow(null),
+    strike: Joi.valid(...STRIKES, null).optional(),
   }),
+  boil: Joi.object({ placeId: idOrNull(), lonDeg: lonDeg().allow(null), latDeg: latDeg().allow(null), towardDeg: Joi.number().min(0).less(360).allow(null) }),
   conditions: Joi.object({
-    waterC: Joi.number().min(-2).max(45).allow(null),
+    waterC: waterC().allow(null),
     secchiM: Joi.number().min(0.02).max(30).allow(null),
     windMS: Joi.number().min(0).max(60).allow(null),
     windFromDeg: Joi.number().min(0).less(360).allow(null),
     sky: Joi.valid(...SKIES, null),
     // Older entries have no place of their own.
     placeId: idOrNull().optional(),
-    lonDeg: Joi.number().min(-180).max(180).allow(null).optional(),
-    latDeg: Joi.number().min(-90).max(90).allow(null).optional(),
+    lonDeg: lonDeg().allow(null).optional(),
+    latDeg: latDeg().allow(null).optional(),
     sensorDepthM: depth().allow(null).optional(),
   }),
   note: Joi.object({ text: Joi.string().trim().min(1).max(2000) }),
@@ -77,6 +85,8 @@ const amended = Joi.object({
 })
 BODIES.amend = Joi.object({ entryId: id(), body: amended })
 
+const fixSchema = Joi.object<BoatFix>({ lonDeg: lonDeg(), latDeg: latDeg(), depthM: depth().allow(null), waterC: waterC().allow(null) })
+
 const KINDS = Object.keys(BODIES) as EntryKind[]
 
 export const entrySchema = Joi.object<Entry>({
@@ -85,6 +95,8 @@ export const entrySchema = Joi.object<Entry>({
   at: instant,
   kind: Joi.valid(...KINDS),
   body: Joi.when('kind', { switch: KINDS.map(kind => ({ is: kind, then: BODIES[kind] })) }),
+  by: Joi.string().pattern(/^[0-9a-z]{4,32}$/).optional().messages({ 'string.pattern.base': '{{#label}} must be 4 to 32 lower-case letters and digits' }),
+  fix: fixSchema.optional(),
 }).label('entry')
 
 export const MOST_ENTRIES = 1000

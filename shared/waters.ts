@@ -41,6 +41,7 @@ export interface WaterRecord {
   schools: RecordedSchool[]
   /** effort by the time it began, for when and where fish feed */
   visits: { at: string, leftAt: string | null, placeId: string | null, minutes: number }[]
+  boils: { at: string, body: EntryBodies['boil'] }[]
   /** spells of fishing by the bait that was on */
   baits: BaitSpell[]
   catches: { at: string, placeId: string | null, species: Species | null, depthM: number | null }[]

@@ -2,6 +2,7 @@ import { seededRandom } from '../core/numeric/random'
 import { depthAt, type DepthGrid } from '../core/water/depthGrid'
 import { nmeaSentence } from '../core/formats/nmea'
 import type { LocalFrame } from '../core/water/localFrame'
+import { angle } from './boatInstruments'
 
 export interface BoatLogOptions {
   /** the water's true bottom, which no reader of the log sees */
@@ -57,9 +58,3 @@ export function boatLog({ truth, frame, startMs, spacingM, seed, speedMS = 2.5, 
 }
 
 const two = (n: number) => String(n).padStart(2, '0')
-
-/** Degrees as dddmm.mmmmm, without its sign. */
-function angle(deg: number, digits: number): string {
-  const whole = Math.trunc(Math.abs(deg))
-  return `${String(whole).padStart(digits, '0')}${((Math.abs(deg) - whole) * 60).toFixed(5).padStart(8, '0')}`
-}

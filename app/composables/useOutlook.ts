@@ -1,7 +1,5 @@
-import { DateTime } from 'luxon'
 import { dayOutlooks } from '../../core/season/dayOutlook'
-import type { HourRecord } from '../../core/season/feeding'
-import { seasonOf, type SeasonFish } from '../../core/season/seasons'
+import type { SeasonFish } from '../../core/season/seasons'
 
 const DAYS = 10
 
@@ -13,21 +11,7 @@ export function useOutlook(fish: Ref<SeasonFish>) {
   const phases = usePhases()
   const conditions = useConditions()
 
-  /** Effort and fish by hour of the water's day, one hour at a time. */
-  const log = computed<HourRecord[]>(() => {
-    const hours: HourRecord[] = []
-    const local = (ms: number) => {
-      const at = DateTime.fromMillis(ms, { zone: conditions.zone })
-      return at.hour + at.minute / 60
-    }
-    for (const { at, minutes } of waters.record.visits) {
-      for (let done = 0; done < minutes; done += 30) hours.push({ hour: local(Date.parse(at) + (done + 15) * 60_000), hours: Math.min(30, minutes - done) / 60, fish: 0 })
-    }
-    for (const { at, species } of waters.record.catches) {
-      if (species === null ? fish.value === 'crappie' : seasonOf(species) === fish.value) hours.push({ hour: local(Date.parse(at)), hours: 0, fish: 1 })
-    }
-    return hours
-  })
+  const log = useHourRecords(() => fish.value)
 
   function warmestAt(atMs: number): { waterC: number, where: string } {
     let best = { waterC: Number.NEGATIVE_INFINITY, where: '' }

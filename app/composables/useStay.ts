@@ -5,7 +5,9 @@ import type { NextVariantResult } from '../../core/school/nextVariant'
 import type { Visit } from '../../core/school/reduceTrip'
 import { armsHere, dayPrior, nextStop, stretchesHere } from '../../core/school/stayHere'
 import { stayText, type StayWords } from '../../core/school/stayText'
+import type { FeedingLull } from '../../core/season/feedingLull'
 import { sunTimes } from '../../core/season/sun'
+import { clockText } from '../utils/time'
 import type { StayQuestion, StayWorker } from '../workers/stay.worker'
 
 /** Off the water this long before the sun sets, min: the run home is still to come. */
@@ -15,7 +17,7 @@ const LEAST_RATE = 0.05
 const TAKES = { priorMean: 0.055, priorStrength: 12.7 }
 
 /** Stay, change or go at the place where the boat is, from what was logged there and what the rest of the water promises. */
-export function useStay(visit: () => Visit | null) {
+export function useStay(visit: () => Visit | null, lull: () => FeedingLull | null) {
   const session = useSession()
   const waters = useWater()
   const ranks = useRanking()
@@ -51,11 +53,11 @@ export function useStay(visit: () => Visit | null) {
       },
       variant: options.value.length > 1 ? { arms: armsHere({ rigs: journal.trip?.rigs ?? [], options: options.value, arrivedMs, nowMs }), ...TAKES, seed: 1 } : null,
     }
-    return { ask, arrivedAt: here.arrivedAt, fish: here.fish, next, options: options.value, on: journal.trip?.rigs.at(-1)?.body.rung ?? 'on', hereMin: (nowMs - arrivedMs) / 60_000 }
+    return { ask, nowMs, arrivedAt: here.arrivedAt, fish: here.fish, next, options: options.value, on: journal.trip?.rigs.findLast(r => r.by === null || r.by === journal.device)?.body.rung ?? 'on', hereMin: (nowMs - arrivedMs) / 60_000 }
   })
 
   const problem = ref<string | null>(null)
-  const answered = shallowRef<{ of: NonNullable<typeof question.value>, advice: StayAdvice, tried: NextVariantResult | null } | null>(null)
+  const answered = shallowRef<{ of: NonNullable<typeof question.value>, advice: StayAdvice, goInMin: number | null, tried: NextVariantResult | null } | null>(null)
   const thread = new Worker(new URL('../workers/stay.worker.ts', import.meta.url), { type: 'module' })
   const worker = Comlink.wrap<StayWorker>(thread)
   onScopeDispose(() => thread.terminate())
@@ -81,10 +83,10 @@ export function useStay(visit: () => Visit | null) {
 
   const made = computed(() => {
     if (!answered.value || answered.value.of.arrivedAt !== visit()?.arrivedAt) return null
-    const { of, advice, tried } = answered.value
+    const { of, advice, goInMin, tried } = answered.value
     const { next, options: among, on, hereMin, fish } = of
     const change = tried && tried.id !== on ? { id: tried.id, label: among.find(o => o.id === tried.id)!.label, best: tried.chance.find(c => c.id === tried.id)!.best } : null
-    return { advice, next, change, on, chance: tried?.chance ?? [], hereMin, fish }
+    return { advice, goMs: goInMin === null ? null : of.nowMs + goInMin * 60_000, next, change, on, chance: tried?.chance ?? [], hereMin, fish }
   })
 
   /** Going was said and no fish has come since: it stays said. */
@@ -104,7 +106,7 @@ export function useStay(visit: () => Visit | null) {
     return advice.action === 'go' && close && !held ? { ...advice, action: 'stay' as const } : advice
   })
   const words = computed<StayWords | null>(() => (made.value && steady.value
-    ? stayText({ advice: steady.value, fish: made.value.fish, hereMin: made.value.hereMin, next: made.value.next, change: made.value.change })
+    ? stayText({ advice: steady.value, fish: made.value.fish, hereMin: made.value.hereMin, next: made.value.next, change: made.value.change, goMs: steady.value.action === 'stay' ? made.value.goMs : null, lull: lull(), clock: ms => clockText(ms, waters.water?.zone ?? 'utc') })
     : null))
   return { words, problem, action: computed(() => steady.value?.action ?? null), change: computed(() => made.value?.change ?? null), on: computed(() => made.value?.on ?? 'on'), chance: computed(() => made.value?.chance ?? []), rungs }
 }

@@ -7,12 +7,19 @@ import { entrySchema } from '../../shared/journal'
 import { check } from '../../shared/validate'
 import { api, ApiError } from '../utils/api'
 import { deviceDb, type KeptEntry } from '../utils/deviceDb'
+import { useBoat } from './boat'
 import { useSession } from './session'
 
 const BATCH = 200
 const RETRY_MS = 8000
 /** What the server says of an entry itself, not of its own state. */
 const REFUSALS = new Set([400, 409, 413, 422])
+/** An entry of an earlier time was not made where the boat is now, ms. */
+const NOW_MS = 5000
+const DEVICE_KEY = 'remous-device'
+/** Entries go out when the thumb rests, since the sending holds the store that the next tap waits for, ms; but not later than at so many. */
+const GATHER_MS = 1500
+const GATHER_MOST = 25
 /** A day that was never ended is not gone on with after this, ms. */
 const OPEN_FOR_MS = 36 * 3_600_000
 
@@ -22,6 +29,8 @@ const OPEN_FOR_MS = 36 * 3_600_000
  */
 export const useJournal = defineStore('journal', () => {
   const session = useSession()
+  const boat = useBoat()
+  const device = deviceName()
   const entries = shallowRef(new Map<string, Entry>())
   const unsent = ref(0)
   const tripId = ref<string | null>(null)
@@ -36,7 +45,7 @@ export const useJournal = defineStore('journal', () => {
   /** The day's entries as they count, their undos and amends applied. */
   const live = computed(() => effectiveEntries(tripEntries.value))
   const trip = computed(() => reduceEffective(live.value))
-  const undoable = computed(() => lastUndoable(live.value))
+  const undoable = computed(() => lastUndoable(live.value, device))
 
   function remember(list: Entry[]) {
     const next = new Map(entries.value)
@@ -71,7 +80,8 @@ export const useJournal = defineStore('journal', () => {
   async function log<K extends EntryKind>(kind: K, body: EntryBodies[K], atMs = session.instant()): Promise<string> {
     if (!tripId.value) throw new Error('no day has been begun')
     // Kind and body belong together by the signature; the union cannot see it.
-    const entry = { id: uuidv7(), tripId: tripId.value, at: new Date(atMs).toISOString(), kind, body } as Entry
+    const fix = boat.stamp()
+    const entry = { id: uuidv7(), tripId: tripId.value, at: new Date(atMs).toISOString(), kind, body, by: device, ...(fix && atMs >= session.instant() - NOW_MS ? { fix } : {}) } as Entry
     const checked = check(entrySchema, entry)
     if (!checked.ok) throw new RangeError(checked.error.message)
     try {
@@ -83,7 +93,8 @@ export const useJournal = defineStore('journal', () => {
     }
     remember([entry])
     unsent.value++
-    void flush()
+    clearTimeout(retry)
+    retry = setTimeout(() => void flush(), unsent.value < GATHER_MOST ? GATHER_MS : 0)
     return entry.id
   }
 
@@ -161,8 +172,17 @@ export const useJournal = defineStore('journal', () => {
     tripId.value = null
   }
 
-  return { tripId, trip, tripEntries, live, undoable, unsent, problem, open, openHere, begin, log, undo, amend, flush, countUnsent, close }
+  return { device, tripId, trip, tripEntries, live, undoable, unsent, problem, open, openHere, begin, log, undo, amend, flush, countUnsent, close }
 })
+
+/** A name for this device, made once: two in one boat are told apart by it. */
+function deviceName(): string {
+  const known = localStorage.getItem(DEVICE_KEY)
+  if (known) return known
+  const name = uuidv7().replaceAll('-', '').slice(-12)
+  localStorage.setItem(DEVICE_KEY, name)
+  return name
+}
 
 /** IndexedDB cannot store Vue's proxies. */
 function plain(entry: Entry): Entry {

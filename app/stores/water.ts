@@ -21,7 +21,7 @@ export const useWater = defineStore('water', () => {
   /** a supposed height of the pool over the reference, m; null: as read */
   const supposedPoolM = ref<number | null>(null)
   const places = shallowRef<Place[]>([])
-  const record = shallowRef<WaterRecord>({ readings: [], goneNames: {}, schools: [], visits: [], catches: [], baits: [] })
+  const record = shallowRef<WaterRecord>({ readings: [], goneNames: {}, schools: [], visits: [], catches: [], baits: [], boils: [] })
   const problem = ref<string | null>(null)
 
   /** Height of the pool over the chart's reference level today, m; null when no level was ever read. */

@@ -46,7 +46,7 @@ function withBody(entry: EffectiveEntry, body: EntryBodies[EntryKind]): Effectiv
   return { ...entry, body } as EffectiveEntry
 }
 
-/** The last entry an undo button should take back: the newest live one that logged something. */
-export function lastUndoable(live: readonly EffectiveEntry[]): EffectiveEntry | null {
-  return live.findLast(e => e.kind !== 'start') ?? null
+/** The last entry an undo button should take back: the newest live one that logged something and that this device made, not the partner's. */
+export function lastUndoable(live: readonly EffectiveEntry[], by?: string): EffectiveEntry | null {
+  return live.findLast(e => e.kind !== 'start' && (by === undefined || e.by === undefined || e.by === by)) ?? null
 }

@@ -24,7 +24,7 @@ function twoDevices(seed: number): Entry[] {
     const atMs = Date.UTC(2026, 3, 24, 11) + entries.length * 15_000 + (second ? 240_000 : 0) - Math.floor(random() * 3000)
     // The devices' ids do not rise together.
     const id = `${second ? '1' : '0'}${Math.floor(random() * 1e15).toString(16).padStart(15, '0')}`
-    entries.push({ id, tripId: 'trip', at: new Date(atMs).toISOString(), kind, body } as Entry)
+    entries.push({ id, tripId: 'trip', at: new Date(atMs).toISOString(), kind, body, by: second ? 'phone' : 'tablet' } as Entry)
   }
   add('start', { waterId: 'water' })
   const fish = (): EntryBodies['fish'] => ({ schoolId: random() < 0.9 ? any('school') : null, species: random() < 0.9 ? pick(SPECIES) : null, lengthM: random() < 0.8 ? 0.15 + 0.3 * random() : null, fate: pick(['kept', 'released', null]), depthM: random() < 0.5 ? 2 : null })
@@ -37,6 +37,7 @@ function twoDevices(seed: number): Entry[] {
     else if (r < 0.5) add('sign', { schoolId: any('school'), sign: pick(SIGNS) })
     else if (r < 0.6) add('stretch', { schoolId: any('school'), minutes: 5, presentations: 6, looks: 1, follows: 0, taps: 1 })
     else if (r < 0.8) add('fish', fish())
+    else if (r < 0.81) add('boil', { placeId: null, lonDeg: -88.6, latDeg: 40.2, towardDeg: pick([null, 90]) })
     else if (r < 0.83) add('conditions', { waterC: 12, secchiM: 0.5 + random(), windMS: 3, windFromDeg: 200, sky: 'clear' })
     else if (r < 0.92) add('undo', { entryId: pick(entries.slice(1)).id })
     else {
@@ -50,7 +51,7 @@ function twoDevices(seed: number): Entry[] {
 /** Everything that is shown of a day. */
 function shown(entries: readonly Entry[]) {
   const trip = reduceTrip(entries)!
-  return { schools: trip.schools, catches: trip.fish, effort: trip.effort, rigs: trip.rigs, visits: trip.visits, limits: countLimits({ rules: RULES, fish: trip.fish }), live: effectiveEntries(entries).map(e => e.id) }
+  return { schools: trip.schools, catches: trip.fish, effort: trip.effort, rigs: trip.rigs, visits: trip.visits, boils: trip.boils, limits: countLimits({ rules: RULES, fish: trip.fish }), live: effectiveEntries(entries).map(e => e.id) }
 }
 
 describe('a journal of 2,000 entries from two devices', () => {
@@ -79,7 +80,7 @@ describe('a journal of 2,000 entries from two devices', () => {
 })
 
 describe('limits', () => {
-  const fish = (n: number, more: object = {}) => Array.from({ length: n }, (_, i) => ({ id: `f${i}`, at: '', schoolId: null, placeId: null, rigId: null, species: 'blackCrappie' as const, lengthM: 0.26, fate: 'kept' as const, depthM: null, ...more }))
+  const fish = (n: number, more: object = {}) => Array.from({ length: n }, (_, i) => ({ id: `f${i}`, at: '', schoolId: null, placeId: null, rigId: null, species: 'blackCrappie' as const, lengthM: 0.26, fate: 'kept' as const, depthM: null, strike: null, fix: null, ...more }))
   const at = (n: number, more: object = {}) => countLimits({ rules: [{ species: ['blackCrappie'], bag: 5, leastM: 0.23, mostM: 0.3 }], fish: fish(n, more) })[0]!
   it('warn one before, stop at the bag, and say when it is over', () => {
     expect([3, 4, 5, 6].map(n => at(n).state)).toEqual(['open', 'oneLeft', 'full', 'over'])

@@ -1,6 +1,6 @@
 import type { EffectiveEntry } from './effectiveEntries'
 import { effectiveEntries } from './effectiveEntries'
-import type { Entry, EntryBodies } from './entries'
+import type { BoatFix, Entry, EntryBodies } from './entries'
 
 export interface LoggedFish {
   id: string
@@ -12,6 +12,8 @@ export interface LoggedFish {
   lengthM: number | null
   fate: EntryBodies['fish']['fate']
   depthM: number | null
+  strike: NonNullable<EntryBodies['fish']['strike']> | null
+  fix: BoatFix | null
 }
 
 export interface Effort {
@@ -30,6 +32,10 @@ export interface LoggedSchool extends Effort {
   bottomM: number
   waterDepthM: number
   tightness: EntryBodies['school']['tightness']
+  marks: NonNullable<EntryBodies['school']['marks']> | null
+  company: NonNullable<EntryBodies['school']['company']>
+  distanceM: number | null
+  fix: BoatFix | null
   /** the water as it was read last before the school was seen */
   waterC: number | null
   secchiM: number | null
@@ -41,6 +47,8 @@ export interface LoggedRig extends Effort {
   id: string
   at: string
   body: EntryBodies['rig']
+  /** device whose rig it is */
+  by: string | null
   fish: number
   /** the water as it was read last */
   secchiM: number | null
@@ -52,6 +60,13 @@ export interface Visit extends Effort {
   /** null while still there */
   leftAt: string | null
   fish: number
+}
+
+/** Fish seen at the surface. */
+export interface LoggedBoil {
+  id: string
+  at: string
+  body: EntryBodies['boil']
 }
 
 export interface Trip {
@@ -67,8 +82,10 @@ export interface Trip {
   effort: Effort
   notes: { id: string, at: string, text: string }[]
   conditions: { id: string, at: string, body: EntryBodies['conditions'] }[]
+  boils: LoggedBoil[]
 }
 
+const TALLY = { look: 'looks', follow: 'follows', tap: 'taps', cast: 'presentations' } as const
 const noEffort = (): Effort => ({ minutes: 0, presentations: 0, looks: 0, follows: 0, taps: 0 })
 
 /** Adds what a stretch or a sign says to every tally it belongs to. */
@@ -83,9 +100,7 @@ function count(entry: EffectiveEntry, tallies: (Effort | null | undefined)[]): v
       tally.taps += entry.body.taps
     }
     else if (entry.kind === 'sign') {
-      if (entry.body.sign === 'look') tally.looks++
-      else if (entry.body.sign === 'follow') tally.follows++
-      else tally.taps++
+      tally[TALLY[entry.body.sign]]++
     }
   }
 }
@@ -104,11 +119,12 @@ export function reduceEffective(live: readonly EffectiveEntry[]): Trip | null {
   if (!first) return null
   const trip: Trip = {
     id: first.tripId, waterId: null, startedAt: first.at, endedAt: null,
-    visits: [], schools: [], rigs: [], fish: [], effort: noEffort(), notes: [], conditions: [],
+    visits: [], schools: [], rigs: [], fish: [], effort: noEffort(), notes: [], conditions: [], boils: [],
   }
   const schools = new Map<string, LoggedSchool>()
   let visit: Visit | null = null
-  let rig: LoggedRig | null = null
+  // Two devices in one boat are two rods: what one ties on is not what the other's fish took.
+  const rigOf = new Map<string, LoggedRig>()
   let waterC: number | null = null
   let secchiM: number | null = null
   let clearAt: number | null = null
@@ -123,16 +139,19 @@ export function reduceEffective(live: readonly EffectiveEntry[]): Trip | null {
       secchiM = entry.body.secchiM ?? secchiM
     }
     if (entry.kind !== 'school') continue
-    const school: LoggedSchool = { id: entry.id, at: entry.at, ...entry.body, waterC, secchiM, fish: [], ...noEffort() }
+    const school: LoggedSchool = { id: entry.id, at: entry.at, ...entry.body, marks: entry.body.marks ?? null, company: entry.body.company ?? [], distanceM: entry.body.distanceM ?? null, fix: entry.fix ?? null, waterC, secchiM, fish: [], ...noEffort() }
     schools.set(entry.id, school)
     trip.schools.push(school)
   }
   for (const entry of live) {
+    const rig = rigOf.get(entry.by ?? '') ?? null
     switch (entry.kind) {
       case 'start':
         trip.waterId = entry.body.waterId
         break
       case 'arrive':
+        // The second device of a boat arrives where the first one has: one stop.
+        if (visit && (visit as Visit).placeId === entry.body.placeId) break
         leave(entry.at)
         visit = { placeId: entry.body.placeId, arrivedAt: entry.at, leftAt: null, fish: 0, ...noEffort() }
         trip.visits.push(visit)
@@ -145,8 +164,8 @@ export function reduceEffective(live: readonly EffectiveEntry[]): Trip | null {
         trip.endedAt = entry.at
         break
       case 'rig':
-        rig = { id: entry.id, at: entry.at, body: entry.body, fish: 0, secchiM: clearAt, ...noEffort() }
-        trip.rigs.push(rig)
+        rigOf.set(entry.by ?? '', { id: entry.id, at: entry.at, body: entry.body, by: entry.by ?? null, fish: 0, secchiM: clearAt, ...noEffort() })
+        trip.rigs.push(rigOf.get(entry.by ?? '')!)
         break
       case 'stretch':
       case 'sign':
@@ -154,16 +173,19 @@ export function reduceEffective(live: readonly EffectiveEntry[]): Trip | null {
         break
       case 'fish': {
         const school = entry.body.schoolId === null ? undefined : schools.get(entry.body.schoolId)
-        const fish: LoggedFish = { id: entry.id, at: entry.at, ...entry.body, placeId: school?.placeId ?? placeOf(visit), rigId: (rig as LoggedRig | null)?.id ?? null }
+        const fish: LoggedFish = { id: entry.id, at: entry.at, ...entry.body, strike: entry.body.strike ?? null, fix: entry.fix ?? null, placeId: school?.placeId ?? placeOf(visit), rigId: rig?.id ?? null }
         trip.fish.push(fish)
         school?.fish.push(fish)
         if (visit) (visit as Visit).fish++
-        if (rig) (rig as LoggedRig).fish++
+        if (rig) rig.fish++
         break
       }
       case 'conditions':
         clearAt = entry.body.secchiM ?? clearAt
         trip.conditions.push({ id: entry.id, at: entry.at, body: entry.body })
+        break
+      case 'boil':
+        trip.boils.push({ id: entry.id, at: entry.at, body: entry.body })
         break
       case 'note':
         trip.notes.push({ id: entry.id, at: entry.at, text: entry.body.text })

@@ -37,7 +37,7 @@ describe('what else there is', () => {
 })
 
 describe('what was shown to the fish', () => {
-  const rig = (minute: number, rung: string | undefined, more: Partial<LoggedRig> = {}): LoggedRig => ({ id: `r${minute}`, at: new Date(T0 + minute * 60_000).toISOString(), body: { family: 'castJig', headKg: 0.001, bodyLengthM: 0.04, bodyName: 'Slim', lineDiameterM: 2e-4, stopM: null, rung }, fish: 0, secchiM: null, minutes: 0, presentations: 0, looks: 0, follows: 0, taps: 0, ...more })
+  const rig = (minute: number, rung: string | undefined, more: Partial<LoggedRig> = {}): LoggedRig => ({ id: `r${minute}`, at: new Date(T0 + minute * 60_000).toISOString(), body: { family: 'castJig', headKg: 0.001, bodyLengthM: 0.04, bodyName: 'Slim', lineDiameterM: 2e-4, stopM: null, rung }, by: null, fish: 0, secchiM: null, minutes: 0, presentations: 0, looks: 0, follows: 0, taps: 0, ...more })
   it('counts casts by the clock from tying on to the next change, and takes with their rig', () => {
     const arms = armsHere({ rigs: [rig(-20, undefined, { fish: 1 }), rig(10, 'size-1', { fish: 2, follows: 3 })], options: [{ id: 'on', label: 'as tied' }, { id: 'size-1', label: 'smaller' }, { id: 'colour-2', label: 'white' }], arrivedMs: T0, nowMs: T0 + 20 * 60_000 })
     expect(arms).toEqual([{ id: 'on', presentations: 12, takes: 1, signs: 0 }, { id: 'size-1', presentations: 12, takes: 2, signs: 3 }, { id: 'colour-2', presentations: 0, takes: 0, signs: 0 }])
@@ -62,5 +62,12 @@ describe('the words', () => {
     const teased = say([spell(0, 2), spell(0, 3), spell(0, 2)], { label: 'size 1 in', best: 0.34 })
     expect(teased.headline).toBe('Stay, but change')
     expect(teased.text).toBe('No fish in 15 min: they look and do not take. Next: size 1 in, 34 % to be the best of them.')
+  })
+
+  it('name the time to go and a lull by the water\'s clock', () => {
+    const advice = adviseStay({ prior: dayPrior(3), stretches: [spell(2), spell(1)], minutesLeft: 240, elsewhere: { ratePerHour: 3, sdPerHour: 2, travelMin: 9 } })
+    const { text } = stayText({ advice, fish: 3, hereMin: 10, next: { name: 'Ferry dock', ratePerHour: 3, travelMin: 9 }, change: null, goMs: 0, lull: { untilMs: 90 * 60_000 }, clock: ms => `${ms / 60_000} past` })
+    expect(text).toContain('3 at Ferry dock, a 9 min run: go at 0 past unless one more takes.')
+    expect(text).toContain('A lull: they should feed again from about 90 past; a break costs little.')
   })
 })

@@ -31,7 +31,11 @@ export function stretchesHere({ entries, arrivedMs, nowMs }: { entries: readonly
     if (entry.kind === 'fish') spell.catches++
     else if (entry.kind === 'sign') {
       if (entry.body.sign === 'tap') spell.taps++
-      else spell.follows++
+      else if (entry.body.sign !== 'cast') spell.follows++
+      else {
+        spell.presentations++
+        casts++
+      }
     }
     else if (entry.kind === 'stretch') {
       const over = spells.filter((_, i) => arrivedMs + (i + 1) * SPELL_MIN * MINUTE_MS > ms - entry.body.minutes * MINUTE_MS && arrivedMs + i * SPELL_MIN * MINUTE_MS < ms)
@@ -72,7 +76,9 @@ export function armsHere({ rigs, options, arrivedMs, nowMs }: { rigs: readonly L
   const arms = new Map(options.map(({ id }): [string, VariantArm] => [id, { id, presentations: 0, takes: 0, signs: 0 }]))
   rigs.forEach((rig, i) => {
     const from = Math.max(arrivedMs, Date.parse(rig.at))
-    const to = i + 1 < rigs.length ? Date.parse(rigs[i + 1]!.at) : nowMs
+    // Another device's rig goes on beside this one.
+    const after = rigs.slice(i + 1).find(r => r.by === rig.by)
+    const to = after ? Date.parse(after.at) : nowMs
     const arm = arms.get(rig.body.rung ?? '') ?? arms.get(options[0]?.id ?? '')
     if (!arm || to <= from) return
     arm.takes += rig.fish

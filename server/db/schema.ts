@@ -1,13 +1,14 @@
 import { index, integer, real, sqliteTable, text, blob, primaryKey } from 'drizzle-orm/sqlite-core'
 import type { PlaceAttributes, PlaceKind, PlaceShape } from '../../core/place/kinds'
 import type { CurrentSide } from '../../core/place/stance'
-import type { EntryBodies, EntryKind, Fate, Tightness } from '../../core/school/entries'
+import type { BoatFix, EntryBodies, EntryKind, Fate, Tightness } from '../../core/school/entries'
 import type { Rung } from '../../core/rig/ladder'
 import type { Schools } from '../../core/rig/schools'
 import type { LimitRule } from '../../core/fish/limits'
 import type { Species } from '../../core/fish/species'
 import type { TackleAttributes, TackleKind } from '../../shared/tackle'
 import type { Units } from '../../core/units/format'
+import type { InstrumentsAt } from '../../shared/angler'
 import type { Water } from '../../shared/waters'
 import type { SeasonNotes } from '../../shared/weather'
 
@@ -23,6 +24,10 @@ export const anglers = sqliteTable('anglers', {
   schools: text({ mode: 'json' }).$type<Partial<Schools>>().notNull().default({}),
   /** bag and length rules, as the angler entered them */
   limits: text({ mode: 'json' }).$type<LimitRule[]>().notNull().default([]),
+  /** where the boat's instruments speak, over TCP */
+  instruments: text({ mode: 'json' }).$type<InstrumentsAt>(),
+  /** how fast the boat runs between places, m/s */
+  runMS: real().notNull().default(6),
 })
 
 const owner = () => text().notNull().references(() => anglers.id)
@@ -145,6 +150,9 @@ export const entries = sqliteTable('entries', {
   at: text().notNull(),
   kind: text().$type<EntryKind>().notNull(),
   body: text({ mode: 'json' }).$type<EntryBodies[EntryKind]>().notNull(),
+  /** device that made it; older entries have none */
+  by: text(),
+  fix: text({ mode: 'json' }).$type<BoatFix>(),
 }, table => [index('entries_by_trip').on(table.ownerId, table.tripId)])
 
 /** Trips whose journal has grown since their read tables were made: marked in the commit of the entries, made again before the next reading. */
@@ -226,6 +234,15 @@ export const readings = sqliteTable('readings', {
   at: text().notNull(),
   body: text({ mode: 'json' }).$type<EntryBodies['conditions']>().notNull(),
 }, table => [index('readings_by_water').on(table.ownerId, table.waterId), index('readings_by_trip').on(table.ownerId, table.tripId)])
+
+export const boils = sqliteTable('boils', {
+  id: text().primaryKey(),
+  ownerId: owner(),
+  tripId: text().notNull(),
+  waterId: text().notNull().references(() => waters.id),
+  at: text().notNull(),
+  body: text({ mode: 'json' }).$type<EntryBodies['boil']>().notNull(),
+}, table => [index('boils_by_water').on(table.ownerId, table.waterId), index('boils_by_trip').on(table.ownerId, table.tripId)])
 
 export const settings = sqliteTable('settings', {
   key: text().primaryKey(),

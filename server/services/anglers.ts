@@ -18,7 +18,7 @@ export function requireLocalAngler(db: Db): AnglerRow {
   return row
 }
 
-export const settingsOf = ({ units, waveLimitM, currentSide, rodM, schools, limits }: AnglerRow): AnglerSettings => ({ units, waveLimitM, currentSide, rodM, schools: allSchools(schools), limits })
+export const settingsOf = ({ units, waveLimitM, currentSide, rodM, schools, limits, instruments, runMS }: AnglerRow): AnglerSettings => ({ units, waveLimitM, currentSide, rodM, schools: allSchools(schools), limits, instruments, runMS })
 
 /** Sets the given settings and returns the angler as they are then. */
 export function setAngler(db: Db, anglerId: string, change: AnglerChange): AnglerRow {

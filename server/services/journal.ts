@@ -37,13 +37,13 @@ export function appendIn(db: Db, ownerId: string, entries: Entry[]): Acknowledge
       return
     }
     const same = ('ownerId' in before ? before.ownerId === ownerId : true) && before.tripId === entry.tripId && before.at === entry.at
-      && before.kind === entry.kind && isDeepStrictEqual(before.body, entry.body)
+      && before.kind === entry.kind && isDeepStrictEqual(before.body, entry.body) && (before.by ?? null) === (entry.by ?? null) && isDeepStrictEqual(before.fix ?? null, entry.fix ?? null)
     if (!same) throw new Fault(409, { field: `entries[${i}].id`, message: `entries[${i}].id ${entry.id} is taken by an entry with other content; nothing was written` })
     known.push(entry.id)
   })
   const touched = new Set<string>()
   for (const entry of fresh.values()) {
-    insert.run({ ...entry, ownerId })
+    insert.run({ ...entry, by: entry.by ?? null, fix: entry.fix ?? null, ownerId })
     touched.add(entry.tripId)
   }
   for (const tripId of touched) markStale.run({ ownerId, tripId })
@@ -57,7 +57,7 @@ function requireReferences(db: Db, ownerId: string, entry: Entry, path: string):
   }
   const placed = entry.kind === 'amend' ? entry.body.body : entry
   const bodyPath = entry.kind === 'amend' ? `${path}.body.body` : path
-  if ((placed.kind === 'arrive' || placed.kind === 'school' || placed.kind === 'conditions') && 'placeId' in placed.body && placed.body.placeId) {
+  if ((placed.kind === 'arrive' || placed.kind === 'school' || placed.kind === 'boil' || placed.kind === 'conditions') && 'placeId' in placed.body && placed.body.placeId) {
     const { placeId } = placed.body
     if (!place.get({ id: placeId, ownerId })) throw new Fault(422, { field: `${bodyPath}.placeId`, message: `${bodyPath}.placeId: there is no place ${placeId}` })
   }
@@ -78,7 +78,7 @@ function prepareAll(db: Db) {
   const given = (name: string) => sql.placeholder(name)
   return {
     byId: db.select().from(entryTable).where(eq(entryTable.id, given('id'))).prepare(),
-    insert: db.insert(entryTable).values({ id: given('id'), ownerId: given('ownerId'), tripId: given('tripId'), at: given('at'), kind: given('kind'), body: given('body') }).prepare(),
+    insert: db.insert(entryTable).values({ id: given('id'), ownerId: given('ownerId'), tripId: given('tripId'), at: given('at'), kind: given('kind'), body: given('body'), by: given('by'), fix: given('fix') }).prepare(),
     markStale: db.insert(staleTrips).values({ ownerId: given('ownerId'), tripId: given('tripId') }).onConflictDoNothing().prepare(),
     water: db.select({ id: waters.id }).from(waters).where(and(eq(waters.id, given('id')), eq(waters.ownerId, given('ownerId')))).prepare(),
     place: db.select({ id: places.id }).from(places).where(and(eq(places.id, given('id')), eq(places.ownerId, given('ownerId')))).prepare(),

@@ -1,7 +1,7 @@
 import { and, eq, type Column } from 'drizzle-orm'
 import { reduceTrip } from '../../core/school/reduceTrip'
 import type { Db, Tx } from '../db/open'
-import { entries, fish, readings, rigs, schools, settings, staleTrips, trips, visits } from '../db/schema'
+import { boils, entries, fish, readings, rigs, schools, settings, staleTrips, trips, visits } from '../db/schema'
 import { tripEntries } from './tripEntries'
 
 /** Makes a trip's rows in the read tables again from its journal, inside the caller's transaction. */
@@ -13,6 +13,7 @@ function rebuildReadTables(tx: Tx, ownerId: string, tripId: string): void {
   tx.delete(fish).where(ofTrip(fish)).run()
   tx.delete(readings).where(ofTrip(readings)).run()
   tx.delete(rigs).where(ofTrip(rigs)).run()
+  tx.delete(boils).where(ofTrip(boils)).run()
 
   const trip = reduceTrip(tripEntries(tx, ownerId, tripId))
   // Until the start arrives the water is not known, and nothing can be shown for it.
@@ -25,6 +26,7 @@ function rebuildReadTables(tx: Tx, ownerId: string, tripId: string): void {
   for (const school of trip.schools) tx.insert(schools).values({ ...school, ownerId, tripId }).run()
   for (const { id, at, body: { colour = null }, secchiM, minutes, presentations, fish: caught } of trip.rigs) tx.insert(rigs).values({ id, ownerId, tripId, at, colour, secchiM, minutes, presentations, fish: caught }).run()
   for (const one of trip.fish) tx.insert(fish).values({ ...one, ownerId, tripId }).run()
+  for (const { id, at, body } of trip.boils) tx.insert(boils).values({ id, ownerId, tripId, waterId, at, body }).run()
   for (const { id, at, body } of trip.conditions) tx.insert(readings).values({ id, ownerId, tripId, waterId, at, body }).run()
 }
 
@@ -42,7 +44,7 @@ export function freshenReadTables(db: Db, ownerId: string): void {
 }
 
 /** Raise it when a read table gains or changes a column: every trip is then read anew from the journal. */
-const READ_TABLES = '2'
+const READ_TABLES = '3'
 const KEY = 'readTables'
 
 /** After an upgrade, makes the read tables again from the journal, all of them or none; does nothing on a current file. */

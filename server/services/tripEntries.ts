@@ -9,6 +9,6 @@ export function tripEntries(db: Db | Tx, ownerId: string, tripId: string): Entry
 }
 
 /** Kind and body were checked together when the entry came in. */
-function toEntry({ id, tripId, at, kind, body }: typeof entries.$inferSelect): Entry {
-  return { id, tripId, at, kind, body } as Entry
+function toEntry({ id, tripId, at, kind, body, by, fix }: typeof entries.$inferSelect): Entry {
+  return { id, tripId, at, kind, body, ...(by === null ? {} : { by }), ...(fix === null ? {} : { fix }) } as Entry
 }

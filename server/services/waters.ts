@@ -8,7 +8,7 @@ import type { DepthGrid } from '../../core/water/depthGrid'
 import type { Place } from '../../core/place/kinds'
 import type { Water, WaterRecord, WaterSummary } from '../../shared/waters'
 import type { Db, Tx } from '../db/open'
-import { fish, grids, places, readings, rigs, schools, trips, visits, waters } from '../db/schema'
+import { boils, fish, grids, places, readings, rigs, schools, trips, visits, waters } from '../db/schema'
 import { unknownThing } from './fault'
 import { freshenReadTables } from './readTables'
 
@@ -62,6 +62,7 @@ export function waterRecord(db: Db, ownerId: string, { id: waterId, zone }: Wate
     goneNames: Object.fromEntries(db.select({ id: places.id, name: places.name }).from(places).where(and(eq(places.ownerId, ownerId), eq(places.waterId, waterId), isNotNull(places.removedAt))).all().map(p => [p.id, p.name])),
     visits: been.map(({ visit: { arrivedAt, leftAt, placeId, minutes } }) => ({ at: arrivedAt, leftAt, placeId, minutes })),
     catches: caught.map(({ at, placeId, species, depthM }) => ({ at, placeId, species, depthM })),
+    boils: db.select({ at: boils.at, body: boils.body }).from(boils).where(and(eq(boils.ownerId, ownerId), eq(boils.waterId, waterId))).orderBy(asc(boils.at)).all(),
     baits: db.select({ colour: rigs.colour, minutes: rigs.minutes, fish: rigs.fish, secchiM: rigs.secchiM }).from(rigs).innerJoin(trips, and(eq(trips.id, rigs.tripId), eq(trips.ownerId, rigs.ownerId))).where(ofWater).all(),
     schools: seen.map(({ school: { id, at, placeId, topM, bottomM, waterC, secchiM } }) => ({ at, placeId, topM, bottomM, waterC, secchiM, hour: hourOfDay(at, zone), species: mainSpecies(id) })),
   }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { FATES, type Fate } from '../../../core/school/entries'
-import { SPECIES, speciesName, type Species } from '../../../core/fish/species'
+import { FATES, STRIKES, type Fate, type Strike } from '../../../core/school/entries'
+import { likelySpecies } from '../../../core/fish/likelySpecies'
+import { speciesName, type Species } from '../../../core/fish/species'
 import { estimateWeight } from '../../../core/fish/weight'
 import { depthUnitM, formatDepth, formatFishWeight, formatLength } from '../../../core/units/format'
 
@@ -9,21 +10,25 @@ const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const journal = useJournal()
 
+const waters = useWater()
 const logged = computed(() => journal.trip?.fish.find(f => f.id === props.fishId) ?? null)
-/** Likeliest first: what was caught last today, then the usual order. */
-const order = computed(() => {
-  const recent = [...(journal.trip?.fish ?? [])].reverse().flatMap(f => (f.species ? [f.species] : []))
-  return [...new Set<Species>([...recent, ...SPECIES])]
-})
-const lastMeasured = [...(journal.trip?.fish ?? [])].reverse().find(f => f.lengthM !== null)
-const species = ref<Species | null>(order.value[0] ?? null)
-const lengthM = ref(lastMeasured?.lengthM ?? 0.254)
-const measured = ref(false)
-const fate = ref<Fate>(lastMeasured?.fate ?? 'released')
+/** Likeliest first: by what was caught today and before, here and elsewhere. */
+const order = likelySpecies([
+  ...(journal.trip?.fish ?? []).map(f => ({ species: f.species, hoursAgo: (session.nowMs - Date.parse(f.at)) / 3_600_000, here: f.placeId === logged.value?.placeId })),
+  ...waters.record.catches.map(c => ({ species: c.species, hoursAgo: Math.max(0, (session.nowMs - Date.parse(c.at)) / 3_600_000), here: c.placeId === logged.value?.placeId })),
+])
+/** The slider stands where it was left. */
+const lastMeasured = [...(journal.trip?.fish ?? [])].reverse().find(f => f.lengthM !== null && f.id !== props.fishId)
+const species = ref<Species | null>(logged.value?.species ?? order[0] ?? null)
+const lengthM = ref(logged.value?.lengthM ?? lastMeasured?.lengthM ?? 0.254)
+const measured = ref(logged.value?.lengthM != null)
+const fate = ref<Fate>(logged.value?.fate ?? lastMeasured?.fate ?? 'released')
+const strike = ref<Strike | null>(logged.value?.strike ?? null)
 const depthM = ref(logged.value?.depthM ?? 2)
+const STRIKE_WORDS: Record<Strike, string> = { fall: 'on the fall', pull: 'on the pull', still: 'lying still' }
 const problem = ref<string | null>(null)
 const more = ref(false)
-const shown = computed(() => (more.value ? order.value : order.value.slice(0, 2)))
+const shown = computed(() => (more.value ? order : order.slice(0, 2)))
 const step = computed(() => (session.units === 'us' ? 0.00635 : 0.005))
 const weight = computed(() => {
   if (!species.value || lengthM.value < 0.12) return null
@@ -36,7 +41,7 @@ async function save() {
     await journal.amend(props.fishId, 'fish', {
       schoolId: logged.value.schoolId, species: species.value, fate: fate.value,
       lengthM: measured.value ? Math.round(lengthM.value * 1000) / 1000 : null,
-      depthM: Math.round(depthM.value * 100) / 100,
+      depthM: Math.round(depthM.value * 100) / 100, strike: strike.value,
     })
     emit('close')
   }
@@ -47,7 +52,7 @@ async function save() {
 </script>
 
 <template>
-  <LogSheet
+  <LogPanel
     title="Counted. What was it?"
     @close="$emit('close')"
   >
@@ -117,6 +122,22 @@ async function save() {
         {{ f }}
       </button>
     </div>
+    <div
+      class="chips"
+      role="group"
+      aria-label="it took"
+    >
+      <button
+        v-for="t in STRIKES"
+        :key="t"
+        type="button"
+        class="chip thumb"
+        :aria-pressed="strike === t"
+        @click="strike = strike === t ? null : t"
+      >
+        {{ STRIKE_WORDS[t] }}
+      </button>
+    </div>
     <p
       v-if="depthM > 9"
       class="tone-careful"
@@ -138,5 +159,5 @@ async function save() {
     >
       Done
     </v-btn>
-  </LogSheet>
+  </LogPanel>
 </template>

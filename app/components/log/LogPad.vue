@@ -1,47 +1,51 @@
 <script setup lang="ts">
 import type { Sign } from '../../../core/school/entries'
 
-defineProps<{ signs: { looks: number, follows: number, taps: number }, schools: number, fish: number }>()
-defineEmits<{ sign: [sign: Sign], school: [], take: [] }>()
+/** The pad: one tap, one entry. While a sheet is open only the take stays, so that the next fish need not wait for it. */
+defineProps<{ signs: { looks: number, follows: number, taps: number, presentations: number }, schools: number, boils: number, fish: number, short: boolean }>()
+defineEmits<{ sign: [sign: Sign], school: [], boil: [], take: [] }>()
+const SIGN_KEYS = [
+  { sign: 'cast', tally: 'presentations', name: 'Cast', says: 'or drop' },
+  { sign: 'look', tally: 'looks', name: 'Look', says: 'turned away' },
+  { sign: 'follow', tally: 'follows', name: 'Follow', says: 'trailed it' },
+  { sign: 'tap', tally: 'taps', name: 'Tap', says: 'felt, missed' },
+] as const
 </script>
 
 <template>
   <section
     class="pad"
+    :class="{ short }"
     aria-label="Log"
   >
-    <button
-      type="button"
-      class="key"
-      data-test="look"
-      @click="$emit('sign', 'look')"
-    >
-      <span>Look</span><small>came, turned away</small><b>{{ signs.looks }}</b>
-    </button>
-    <button
-      type="button"
-      class="key"
-      data-test="follow"
-      @click="$emit('sign', 'follow')"
-    >
-      <span>Follow</span><small>trailed it</small><b>{{ signs.follows }}</b>
-    </button>
-    <button
-      type="button"
-      class="key"
-      data-test="tap"
-      @click="$emit('sign', 'tap')"
-    >
-      <span>Tap</span><small>felt, missed</small><b>{{ signs.taps }}</b>
-    </button>
-    <button
-      type="button"
-      class="key"
-      data-test="school"
-      @click="$emit('school')"
-    >
-      <span>School</span><small>new, or moved</small><b>{{ schools }}</b>
-    </button>
+    <template v-if="!short">
+      <button
+        v-for="k in SIGN_KEYS"
+        :key="k.sign"
+        type="button"
+        class="key"
+        :data-test="k.sign"
+        @click="$emit('sign', k.sign)"
+      >
+        <span>{{ k.name }}</span><small>{{ k.says }}</small><b>{{ signs[k.tally] }}</b>
+      </button>
+      <button
+        type="button"
+        class="key"
+        data-test="school"
+        @click="$emit('school')"
+      >
+        <span>School</span><small>new, moved</small><b>{{ schools }}</b>
+      </button>
+      <button
+        type="button"
+        class="key"
+        data-test="boil"
+        @click="$emit('boil')"
+      >
+        <span>Boil</span><small>at the top</small><b>{{ boils }}</b>
+      </button>
+    </template>
     <button
       type="button"
       class="key take"
@@ -54,14 +58,15 @@ defineEmits<{ sign: [sign: Sign], school: [], take: [] }>()
 </template>
 
 <style scoped>
-.pad { flex: 1; display: grid; grid-template-columns: 1fr 1fr; grid-auto-rows: minmax(64px, 1fr); gap: 9px; min-height: 260px; }
-.key { font: inherit; position: relative; text-align: left; background: var(--sheet); color: var(--ink); border: 2px solid var(--ink); border-radius: 9px; padding: 8px 12px; display: flex; flex-direction: column; justify-content: center; cursor: pointer; touch-action: manipulation; min-height: 64px; }
-.key span { font-size: 21px; font-weight: 750; line-height: 1.2; }
-.key small { font-size: 14px; color: var(--ink-2); }
-.key b { position: absolute; right: 12px; bottom: 8px; font-size: 25px; line-height: 1; color: var(--mark); }
+.pad { flex: 1; display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); grid-auto-rows: minmax(64px, 1fr); gap: 8px; min-height: 230px; }
+.pad.short { flex: 0; min-height: 72px; }
+.key { font: inherit; position: relative; text-align: left; background: var(--sheet); color: var(--ink); border: 2px solid var(--ink); border-radius: 9px; padding: 7px 9px; display: flex; flex-direction: column; justify-content: center; cursor: pointer; touch-action: manipulation; min-height: 64px; }
+.key span { font-size: 20px; font-weight: 750; line-height: 1.2; }
+.key small { font-size: 14px; color: var(--ink-2); white-space: nowrap; }
+.key b { position: absolute; right: 9px; top: 7px; font-size: 22px; line-height: 1.1; color: var(--mark); }
 .key:active { background: var(--what-if); }
-.key.take { grid-column: 1 / 3; background: var(--ink); color: var(--sheet); }
+.key.take { grid-column: 1 / -1; background: var(--ink); color: var(--sheet); }
 .key.take span { font-size: 29px; }
 .key.take small { color: var(--sheet); }
-.key.take b { color: var(--sheet); font-size: 40px; }
+.key.take b { color: var(--sheet); font-size: 40px; top: auto; bottom: 8px; }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { TIGHTNESS, type Tightness } from '../../../core/school/entries'
-import { depthUnitM, formatDepth } from '../../../core/units/format'
+import { COMPANY, MARK_SIZES, TIGHTNESS, type Company, type MarkSize, type Tightness } from '../../../core/school/entries'
+import { depthUnitM, formatDepth, formatDistance } from '../../../core/units/format'
 
 const props = defineProps<{ topM: number, bottomM: number, waterDepthM: number, staffM: number, placeId: string | null }>()
 const emit = defineEmits<{ close: [] }>()
@@ -13,6 +13,15 @@ const water = ref(snap(props.waterDepthM))
 const top = ref(Math.min(snap(props.topM), water.value))
 const bottom = ref(Math.min(Math.max(snap(props.bottomM), top.value), water.value))
 const tightness = ref<Tightness>('clustered')
+const marks = ref<MarkSize | null>(null)
+const company = ref<Company[]>([])
+/** from the boat; at nought it was not said */
+const distance = ref(0)
+const far = computed(() => (session.units === 'us' ? { most: 36.576, step: 1.524 } : { most: 36, step: 1.5 }))
+const boat = useBoat()
+const toggle = (who: Company) => {
+  company.value = company.value.includes(who) ? company.value.filter(c => c !== who) : [...company.value, who]
+}
 const problem = ref<string | null>(null)
 const most = computed(() => Math.max(props.staffM, props.waterDepthM * 1.3))
 
@@ -36,7 +45,7 @@ function setWater(m: number) {
 async function save() {
   const round = (m: number) => Math.round(m * 1000) / 1000
   try {
-    await journal.log('school', { placeId: props.placeId, topM: round(top.value), bottomM: round(bottom.value), waterDepthM: round(water.value), tightness: tightness.value })
+    await journal.log('school', { placeId: props.placeId, topM: round(top.value), bottomM: round(bottom.value), waterDepthM: round(water.value), tightness: tightness.value, marks: marks.value, company: company.value, distanceM: distance.value > 0 ? round(distance.value) : null })
     emit('close')
   }
   catch (error) {
@@ -46,7 +55,7 @@ async function save() {
 </script>
 
 <template>
-  <LogSheet
+  <LogPanel
     title="A school"
     @close="$emit('close')"
   >
@@ -80,6 +89,12 @@ async function save() {
       :text="formatDepth(water, session.units)"
       @update:model-value="setWater"
     />
+    <p
+      v-if="boat.now?.depthM != null"
+      class="quiet"
+    >
+      Water depth is the boat's sounder's, {{ formatDepth(boat.now.depthM, session.units) }}.
+    </p>
     <div
       class="chips"
       role="group"
@@ -96,6 +111,48 @@ async function save() {
         {{ t }}
       </button>
     </div>
+    <div
+      class="chips"
+      role="group"
+      aria-label="size of the marks"
+    >
+      <button
+        v-for="m in MARK_SIZES"
+        :key="m"
+        type="button"
+        class="chip thumb"
+        :aria-pressed="marks === m"
+        @click="marks = marks === m ? null : m"
+      >
+        {{ m }}
+      </button>
+    </div>
+    <div
+      class="chips"
+      role="group"
+      aria-label="who else is there"
+    >
+      <button
+        v-for="c in COMPANY"
+        :key="c"
+        type="button"
+        class="chip thumb"
+        :aria-pressed="company.includes(c)"
+        @click="toggle(c)"
+      >
+        {{ c }}
+      </button>
+    </div>
+    <FrameSlider
+      thumb
+      label="away from the boat"
+      :model-value="distance"
+      :min="0"
+      :max="far.most"
+      :step="far.step"
+      :text="distance > 0 ? formatDistance(distance, session.units) : 'not said'"
+      @update:model-value="distance = $event"
+    />
     <p
       v-if="problem"
       role="alert"
@@ -111,5 +168,5 @@ async function save() {
     >
       Log the school
     </v-btn>
-  </LogSheet>
+  </LogPanel>
 </template>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
+import { CASTS_PER_MIN } from '../../../core/school/stayHere'
 import { formatMinutes } from '../../../core/units/format'
 
-const props = defineProps<{ minutes: number, schoolId: string | null, leaving: boolean }>()
+const props = defineProps<{ minutes: number, /** tapped one by one in them */ casts: number, schoolId: string | null, leaving: boolean }>()
 const emit = defineEmits<{ close: [], logged: [], without: [] }>()
 const journal = useJournal()
 
-/** A cast and retrieve takes under a minute: a start for the slider, to be set right by the angler. */
-const CASTS_A_MINUTE = 1.2
 const minutes = ref(Math.max(1, Math.round(props.minutes)))
-const casts = ref(Math.max(1, Math.round(props.minutes * CASTS_A_MINUTE)))
+/** Where casts were tapped they are logged already; else the clock is the count. */
+const casts = ref(props.casts > 0 ? 0 : Math.max(1, Math.round(props.minutes * CASTS_PER_MIN)))
 const problem = ref<string | null>(null)
 
 async function save() {
@@ -39,9 +39,9 @@ async function save() {
     />
     <FrameSlider
       thumb
-      label="casts or drops"
+      :label="props.casts > 0 ? `casts beside the ${props.casts} tapped` : 'casts or drops'"
       :model-value="casts"
-      :min="1"
+      :min="0"
       :max="Math.max(120, casts)"
       :step="1"
       :text="String(casts)"

@@ -9,6 +9,7 @@ defineEmits<{ arrive: [placeId: string | null], end: [], undo: [] }>()
 
 <template>
   <div>
+    <slot />
     <h2>Where are you?</h2>
     <p
       v-if="ranking.rows.length === 0"

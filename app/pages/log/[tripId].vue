@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { coverTop } from '../../../core/place/kinds'
-import type { Rung } from '../../../core/rig/ladder'
-import type { EntryKind } from '../../../core/school/entries'
-import { formatDepth, formatMinutes } from '../../../core/units/format'
-import { placeStaffDepth } from '../../../core/water/tints'
+import { formatMinutes } from '../../../core/units/format'
+import { painted } from '../../utils/painted'
 import { clockText } from '../../utils/time'
 
 /** Before this it is about finding the school. */
@@ -17,11 +15,19 @@ const tackle = useTackle()
 const ladders = useLadders()
 const advice = useAdvice()
 const journal = useJournal()
-const problem = ref<string | null>(null)
-const sheet = ref<'school' | 'fish' | 'stretch' | null>(null)
-const fishId = ref<string | null>(null)
-const leaving = ref(false)
-const undone = ref<{ text: string, undoId: string } | null>(null)
+const boat = useBoat()
+boat.follow()
+
+const stop = useStop()
+const { trip, visit, ranking, placeName, schoolsHere, school, fishHere, rig, rigOn, minutesHere, expected, staffM, marks, open, undoName, headline, advised } = stop
+const { problem, undone, tap, arrive, sign, leave, take, tie, tieRung, undo, putBack, endDay } = useStopTaps(stop)
+const cautions = useCautions(stop)
+const lull = useLull()
+const stay = useStay(() => visit.value, () => lull.value)
+type Sheet = { kind: 'school' } | { kind: 'stretch', leaving: boolean } | { kind: 'fish', id: string } | { kind: 'boil', id: string }
+const sheet = shallowRef<Sheet | null>(null)
+/** Sheets that stand in the stop itself; the stretch comes over it. */
+const panel = computed(() => (sheet.value?.kind === 'stretch' ? null : sheet.value))
 
 const tripId = computed(() => String(route.params.tripId))
 onMounted(async () => {
@@ -36,16 +42,6 @@ onMounted(async () => {
   }
 })
 
-const trip = computed(() => journal.trip)
-const visit = computed(() => trip.value?.visits.find(v => v.leftAt === null) ?? null)
-const ranks = useRanking()
-const ranking = computed(() => ranks.rankedById(visit.value?.placeId ?? null))
-const schoolsHere = computed(() => trip.value?.schools.filter(s => visit.value && s.at >= visit.value.arrivedAt) ?? [])
-const school = computed(() => schoolsHere.value.at(-1) ?? null)
-const fishHere = computed(() => trip.value?.fish.filter(f => visit.value && f.at >= visit.value.arrivedAt) ?? [])
-const topM = computed(() => school.value?.topM)
-const rig = computed(() => ranking.value && advice.rigAt(ranking.value, topM.value === undefined ? {} : { topM: topM.value }))
-const stay = useStay(() => visit.value)
 /** stop at which the advice was told to be quiet */
 const hushed = ref<string | null>(null)
 const quiet = computed({
@@ -54,110 +50,25 @@ const quiet = computed({
     hushed.value = on ? visit.value?.arrivedAt ?? null : null
   },
 })
-const rigOn = computed(() => trip.value?.rigs.at(-1) ?? null)
-const minutesHere = computed(() => (visit.value ? (session.nowMs - Date.parse(visit.value.arrivedAt)) / 60_000 : 0))
-const units = computed(() => session.units)
-const expected = computed(() => ranking.value?.belief.quantiles ?? advice.belief?.quantiles ?? { p20: 2, p80: 3 })
-const staff = computed(() => placeStaffDepth({ reachM: Math.max(expected.value.p80, school.value?.bottomM ?? 0), deepestM: waters.deepestM || 10, units: units.value }))
-
-/** Minutes since the last stretch was logged, or since arriving. */
-const openMinutes = computed(() => {
-  if (!visit.value) return 0
-  const last = journal.live.filter(e => e.kind === 'stretch' && e.at >= visit.value!.arrivedAt).map(e => e.at).sort().at(-1)
-  return Math.max(0, (session.nowMs - Date.parse(last ?? visit.value.arrivedAt)) / 60_000)
-})
-const undoName = computed(() => {
-  const entry = journal.undoable
-  if (!entry) return null
-  const names: Partial<Record<EntryKind, string>> = { fish: 'take', arrive: 'arriving', conditions: 'reading', move: 'leaving', end: 'ending' }
-  return entry.kind === 'sign' ? entry.body.sign : names[entry.kind] ?? entry.kind
-})
-/** The thing to know just now, in a sentence. */
-const headline = computed(() => {
-  if (fishHere.value.length > 0) return `${fishHere.value.length} fish in ${formatMinutes(minutesHere.value)}`
-  if (school.value) return 'A school, and nothing taken yet'
-  return 'Find the school first'
-})
-const advised = computed(() => {
-  if (school.value && rig.value) return `Top at ${formatDepth(school.value.topM, units.value)}: keep the bait at ${formatDepth(rig.value.baitDepthM, units.value)}, over their heads.`
-  if (!ranking.value && visit.value?.placeId) return 'Working it out …'
-  return ranking.value ? `${ranking.value.reasons.slice(0, 2).map(r => r.text).join('. ')}.` : 'Not one of your marked places.'
-})
-
-/** Runs one tap; a failure is said, never swallowed. */
-async function tap(action: () => Promise<unknown>) {
-  try {
-    problem.value = null
-    await action()
-    await nextTick()
-    session.tick()
-  }
-  catch (error) {
-    problem.value = error instanceof Error ? error.message : String(error)
-  }
+async function takeFish() {
+  const id = await take()
+  // The count first, then the sheet.
+  await painted()
+  if (id) sheet.value = { kind: 'fish', id }
 }
-const arrive = (placeId: string | null) => journal.log('arrive', { placeId })
-const sign = (kind: 'look' | 'follow' | 'tap') => tap(() => journal.log('sign', { schoolId: school.value?.id ?? null, sign: kind }))
-
-async function take() {
+async function logBoil() {
+  const at = boat.position
   await tap(async () => {
-    // The fish counts at once; what it was can wait.
-    fishId.value = await journal.log('fish', { schoolId: school.value?.id ?? null, species: null, lengthM: null, fate: null, depthM: rig.value?.baitDepthM ?? null })
-    sheet.value = 'fish'
+    const id = await journal.log('boil', { placeId: at ? null : visit.value?.placeId ?? null, lonDeg: at?.lonDeg ?? null, latDeg: at?.latDeg ?? null, towardDeg: null })
+    await painted()
+    sheet.value = { kind: 'boil', id }
   })
 }
-async function tie() {
-  const r = rig.value
-  const body = r && tackle.byId(r.bodyId)
-  const line = r && tackle.lines.find(l => l.id === r.lineId)
-  if (!r || body?.kind !== 'body' || !line) return
-  await tap(() => journal.log('rig', {
-    family: 'castJig', headKg: r.tie.massKg, bodyLengthM: body.attributes.lengthM, bodyName: body.name, lineDiameterM: line.attributes.diameterM, stopM: null, colour: body.attributes.colour,
-  }))
-}
-/** Changes one thing of the rig that is on, or of the advised one. */
-async function tieRung(rung: Rung) {
-  if (!rigOn.value) await tie()
-  const on = rigOn.value?.body
-  if (!on) return
-  const changed = rung.change === 'size' && rung.value ? { bodyLengthM: rung.value, bodyName: rung.to } : rung.change === 'weight' && rung.value ? { headKg: rung.value } : rung.change === 'colour' ? { colour: rung.to } : {}
-  await tap(() => journal.log('rig', { ...on, ...changed, rung: rung.id }))
-}
-async function undo() {
-  const entry = journal.undoable
-  const name = undoName.value
-  if (!entry || !name) return
-  await tap(async () => {
-    undone.value = { text: `Took back: ${name}`, undoId: await journal.undo(entry.id) }
-  })
-}
-async function putBack() {
-  const last = undone.value
-  undone.value = null
-  if (last) await tap(() => journal.undo(last.undoId))
-}
-function goOn() {
-  leaving.value = true
-  sheet.value = 'stretch'
-}
-async function stretchLogged() {
+async function stretchDone(leaving: boolean) {
   sheet.value = null
-  if (leaving.value) await tap(() => journal.log('move', {}))
-  leaving.value = false
+  if (leaving) await leave()
 }
-async function leaveWithout() {
-  sheet.value = null
-  leaving.value = false
-  await tap(() => journal.log('move', {}))
-}
-async function endDay() {
-  await tap(async () => {
-    await journal.log('end', {})
-    await journal.flush()
-    await waters.refreshRecord()
-    await navigateTo(`/days/${tripId.value}`)
-  })
-}
+const nameless = computed(() => fishHere.value.filter(f => f.species === null && f.id !== (sheet.value?.kind === 'fish' ? sheet.value.id : null)))
 useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
 </script>
 
@@ -173,16 +84,19 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
         aria-label="To the chart"
       >‹ chart</NuxtLink>
       <div class="where">
-        <h1>{{ visit ? (waters.placeById(visit.placeId ?? '')?.name ?? 'Somewhere else') : (waters.water?.name ?? 'Log') }}</h1>
+        <h1>{{ placeName ?? waters.water?.name ?? 'Log' }}</h1>
         <span class="quiet"><template v-if="visit">{{ formatMinutes(minutesHere) }} here<template v-if="visit.presentations"> · {{ visit.presentations }} casts</template></template><template v-else>{{ trip?.schools.length ?? 0 }} schools, {{ trip?.fish.length ?? 0 }} fish today</template></span>
       </div>
-      <div class="clock">
+      <NuxtLink
+        class="clock"
+        to="/along"
+      >
         <strong>{{ waters.water ? clockText(session.nowMs, waters.water.zone) : '' }}</strong>
         <span
           class="quiet"
           data-test="unsent"
         >{{ journal.unsent === 0 ? 'all sent' : `${journal.unsent} not sent yet` }}</span>
-      </div>
+      </NuxtLink>
     </header>
 
     <p
@@ -196,15 +110,15 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
     <template v-if="trip && waters.water">
       <FrameStaff
         class="stop-staff"
-        :depth-m="staff"
-        :units="units"
+        :depth-m="staffM"
+        :units="session.units"
         :belief="ranking?.belief ?? advice.belief"
         :weed-m="advice.weedM"
         :dim-m="advice.dimM"
-        :bottom-m="ranking?.place.attributes.bottomDepthM"
+        :bottom-m="boat.now?.depthM ?? ranking?.place.attributes.bottomDepthM"
         :cover-top-m="ranking ? coverTop(ranking.place) : null"
-        :schools="schoolsHere"
-        :fish="fishHere.flatMap(f => (f.depthM === null ? [] : [{ depthM: f.depthM }]))"
+        :schools="marks.schools"
+        :fish="marks.fish"
         :bait-m="rig?.baitDepthM"
       />
 
@@ -235,41 +149,86 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
       <LogWhere
         v-else-if="!visit"
         class="body"
-        @arrive="placeId => tap(() => arrive(placeId))"
+        @arrive="arrive"
         @end="endDay"
         @undo="undo"
-      />
+      >
+        <LogBoat :place="null" />
+        <LogCautions :cautions="cautions" />
+      </LogWhere>
 
       <div
         v-else
         class="body"
+        :class="{ 'with-panel': panel }"
       >
-        <LogStay
-          v-model:quiet="quiet"
-          :words="minutesHere >= SAYS_AFTER_MIN ? stay.words.value : null"
-          :fallback="{ headline, text: advised }"
+        <LogSchoolSheet
+          v-if="panel?.kind === 'school'"
+          :top-m="school?.topM ?? expected.p20"
+          :bottom-m="school?.bottomM ?? expected.p80"
+          :water-depth-m="boat.now?.depthM ?? school?.waterDepthM ?? ranking?.place.attributes.bottomDepthM ?? staffM"
+          :staff-m="staffM"
+          :place-id="visit.placeId"
+          @close="sheet = null"
         />
-        <LogLimits />
-        <LogRigCard
-          v-if="rig"
-          :rig="rig"
-          :tied-kg="rigOn?.body.headKg ?? null"
-          @tie="tie"
+        <LogFishSheet
+          v-else-if="panel?.kind === 'fish'"
+          :key="panel.id"
+          :fish-id="panel.id"
+          :staff-m="staffM"
+          @close="sheet = null"
         />
-        <LogLadder
-          v-if="stay.rungs.value.length > 0"
-          :rungs="stay.rungs.value"
-          :on="stay.on.value"
-          :next="stay.change.value"
-          @tie="tieRung"
+        <LogBoilPanel
+          v-else-if="panel?.kind === 'boil'"
+          :key="panel.id"
+          :boil-id="panel.id"
+          @close="sheet = null"
         />
+        <div
+          v-else
+          class="read"
+        >
+          <LogStay
+            v-model:quiet="quiet"
+            :words="minutesHere >= SAYS_AFTER_MIN ? stay.words.value : null"
+            :fallback="{ headline, text: advised }"
+          />
+          <LogCautions :cautions="cautions" />
+          <LogLimits />
+          <button
+            v-if="nameless.length > 0"
+            type="button"
+            class="nameless"
+            data-test="nameless"
+            @click="sheet = { kind: 'fish', id: nameless.at(-1)!.id }"
+          >
+            {{ nameless.length }} {{ nameless.length === 1 ? 'fish has' : 'fish have' }} no name yet
+          </button>
+          <LogBoat :place="ranking?.place ?? null" />
+          <LogRigCard
+            v-if="rig"
+            :rig="rig"
+            :tied-kg="rigOn?.body.headKg ?? null"
+            @tie="tie"
+          />
+          <LogLadder
+            v-if="stay.rungs.value.length > 0"
+            :rungs="stay.rungs.value"
+            :on="stay.on.value"
+            :next="stay.change.value"
+            @tie="tieRung"
+          />
+        </div>
         <LogPad
           :signs="visit"
           :schools="schoolsHere.length"
+          :boils="trip.boils.filter(b => b.at >= visit!.arrivedAt).length"
           :fish="fishHere.length"
+          :short="panel !== null"
           @sign="sign"
-          @school="sheet = 'school'"
-          @take="take"
+          @school="sheet = { kind: 'school' }"
+          @boil="logBoil"
+          @take="takeFish"
         />
         <nav aria-label="Stop">
           <button
@@ -283,15 +242,15 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
           <button
             type="button"
             data-test="stretch"
-            @click="sheet = 'stretch'"
+            @click="sheet = { kind: 'stretch', leaving: false }"
           >
-            Stretch
+            Stretch <small>{{ formatMinutes(open.minutes) }}</small>
           </button>
           <button
             type="button"
             class="go"
             data-test="go-on"
-            @click="goOn"
+            @click="sheet = { kind: 'stretch', leaving: true }"
           >
             Go on
           </button>
@@ -305,29 +264,15 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
       Opening the day …
     </p>
 
-    <LogSchoolSheet
-      v-if="sheet === 'school'"
-      :top-m="school?.topM ?? expected.p20"
-      :bottom-m="school?.bottomM ?? expected.p80"
-      :water-depth-m="school?.waterDepthM ?? ranking?.place.attributes.bottomDepthM ?? staff"
-      :staff-m="staff"
-      :place-id="visit?.placeId ?? null"
-      @close="sheet = null"
-    />
-    <LogFishSheet
-      v-if="sheet === 'fish' && fishId"
-      :fish-id="fishId"
-      :staff-m="staff"
-      @close="sheet = null"
-    />
     <LogStretchSheet
-      v-if="sheet === 'stretch'"
-      :minutes="openMinutes"
+      v-if="sheet?.kind === 'stretch'"
+      :minutes="open.minutes"
+      :casts="open.casts"
       :school-id="school?.id ?? null"
-      :leaving="leaving"
-      @logged="stretchLogged"
-      @without="leaveWithout"
-      @close="sheet = null; leaving = false"
+      :leaving="sheet.leaving"
+      @logged="stretchDone(sheet.leaving)"
+      @without="stretchDone(true)"
+      @close="sheet = null"
     />
     <v-snackbar
       :model-value="undone !== null"
@@ -357,18 +302,22 @@ header { grid-area: head; background: var(--sheet); border-bottom: 1px solid var
 .out { min-height: 56px; display: flex; align-items: center; font-weight: 650; font-size: 15px; text-decoration: none; padding-right: 10px; border-right: 1px solid var(--rule); white-space: nowrap; }
 .where { flex: 1; min-width: 0; }
 .where h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.clock { text-align: right; display: flex; flex-direction: column; white-space: nowrap; }
+.clock { text-align: right; text-decoration: none; color: inherit; min-height: 56px; justify-content: center; display: flex; flex-direction: column; white-space: nowrap; }
 .clock strong { font-size: 20px; line-height: 1.25; }
 .problem { grid-area: problem; padding: 8px 14px; color: var(--now); font-weight: 650; font-size: 15px; background: var(--sheet); border-bottom: 1px solid var(--now); }
 .stop-staff { grid-area: staff; }
 .side-right .stop-staff { border-right: 0; border-left: 1px solid var(--ink); }
 .body { grid-area: body; min-height: 0; display: flex; flex-direction: column; gap: 9px; padding: 10px; overflow-y: auto; }
 .wait { grid-area: body; padding: 24px; }
+.read { display: flex; flex-direction: column; gap: 6px; }
+.body.with-panel { overflow: hidden; }
+.nameless { font: inherit; font-size: 16px; font-weight: 650; text-align: left; min-height: 56px; padding: 4px; color: var(--ink); background: none; border: 0; text-decoration: underline; text-underline-offset: 4px; cursor: pointer; }
 .say h2 { font-size: 22px; }
 .say p { font-size: 16px; line-height: 1.35; }
 nav { display: grid; grid-template-columns: 1fr 1fr 1fr; border-top: 1px solid var(--ink); margin: 0 -10px -10px; background: var(--sheet); }
 nav button { font: inherit; font-size: 16px; font-weight: 700; color: var(--ink); background: none; border: 0; border-right: 1px solid var(--rule); min-height: 60px; padding: 4px; cursor: pointer; }
 nav button:disabled { color: var(--ink-2); opacity: 0.6; }
+nav small { display: block; font-size: 14px; font-weight: 500; color: var(--ink-2); }
 nav .go { color: var(--now); border-right: 0; }
 .undone { font-size: 17px; font-weight: 650; color: var(--ink); }
 </style>

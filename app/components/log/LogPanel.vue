@@ -1,0 +1,38 @@
+<script setup lang="ts">
+/** A sheet of the stop that leaves the take and the undo in reach: it stands where the advice was. */
+defineProps<{ title: string }>()
+defineEmits<{ close: [] }>()
+const host = useTemplateRef<HTMLElement>('host')
+onMounted(() => host.value?.focus({ preventScroll: true }))
+</script>
+
+<template>
+  <section
+    ref="host"
+    class="panel"
+    role="dialog"
+    tabindex="-1"
+    :aria-label="title"
+    @keydown.esc="$emit('close')"
+  >
+    <header>
+      <h2>{{ title }}</h2>
+      <button
+        type="button"
+        class="shut"
+        aria-label="Close"
+        @click="$emit('close')"
+      >
+        ✕
+      </button>
+    </header>
+    <slot />
+  </section>
+</template>
+
+<style scoped>
+.panel { flex: 1; min-height: 0; overflow-y: auto; display: flex; flex-direction: column; gap: 10px; background: var(--sheet); border: 1.5px solid var(--ink); border-radius: 9px; padding: 4px 12px 12px; outline: none; }
+header { display: flex; align-items: center; justify-content: space-between; gap: 8px; }
+h2 { font-size: 20px; }
+.shut { font: inherit; font-size: 22px; width: 56px; height: 56px; margin-right: -12px; background: none; border: 0; color: var(--ink); cursor: pointer; }
+</style>

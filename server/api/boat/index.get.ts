@@ -1,0 +1,3 @@
+import type { BoatReport } from '../../../shared/boat'
+
+export default route(({ angler }): BoatReport => boatReport(useInstruments(angler), Date.now()))
