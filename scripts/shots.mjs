@@ -4,7 +4,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { bin, built, chromium, must, ready, ROOT } from './ready.mjs'
-import { startWeather } from './weather.mjs'
+import { startBoat, startWeather } from './standIns.mjs'
 
 const PORT = '4173'
 const OUT = join(ROOT, 'docs/screenshots')
@@ -20,7 +20,8 @@ const folder = mkdtempSync(join(tmpdir(), 'remous-shots-'))
 const env = { DB_FILE: join(folder, 'demo.db'), PORT }
 await must('Writing the demo data', bin('tsx'), ['demo/seed.ts'], env)
 const weather = startWeather(5074)
-const server = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: ROOT, env: { ...process.env, ...env, WEATHER_URL: weather.url }, stdio: 'inherit' })
+const boat = startBoat(5075)
+const server = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: ROOT, env: { ...process.env, ...env, WEATHER_URL: weather.url, INSTRUMENTS: boat.at }, stdio: 'inherit' })
 const browser = await launcher.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
 mkdirSync(OUT, { recursive: true })
 

@@ -33,6 +33,10 @@ export interface TripSeasonsOptions {
   newId: (atMs: number) => string
 }
 
+/** Above this mean of the day white bass drive bait to the surface, °C; where, and at what hour they like to. */
+const BOIL_FROM_C = 18
+const BOIL_GROUNDS = [{ kind: 'hump', hour: 7.6 }, { kind: 'point', hour: 9.7 }, { kind: 'basinEdge', hour: 8.8 }] as const
+const BOIL_SHARE = 0.5
 const ROUND = 10
 /** How often the angler goes by what was caught before, rather than by what the season says. */
 const BY_MEMORY = 0.55
@@ -49,6 +53,7 @@ export function tripSeasons({ waterId, zone, world, places, quarries, secchiM, d
   const memory = new Map<string, { fish: number, hours: number }>()
   // What is tied on moves no fish here; its own chances leave the rest of the seasons as they are.
   const tints = seededRandom(days.length)
+  const surface = seededRandom(days.length + 1)
   const write = <K extends EntryKind>(tripId: string, at: DateTime, kind: K, body: EntryBodies[K]): string => {
     const id = newId(at.toMillis())
     // Kind and body belong together by the signature; the union cannot see it.
@@ -94,9 +99,21 @@ export function tripSeasons({ waterId, zone, world, places, quarries, secchiM, d
       been.add(place.id)
       now = fish(place, quarry, tripId, now).plus({ minutes: 8 + Math.floor(random() * 10) })
     }
+    if (world.dayMeanC(morning.toMillis()) > BOIL_FROM_C) boils(tripId, morning, now)
     write(tripId, now, 'end', {})
   }
   return entries
+
+  /** Fish at the surface that the angler saw from wherever he was, while he was out. */
+  function boils(tripId: string, from: DateTime, to: DateTime): void {
+    for (const { kind, hour } of BOIL_GROUNDS) {
+      const ground = places.find(p => p.kind === kind)
+      const at = from.startOf('day').plus({ minutes: Math.round(60 * (hour + 0.9 * (surface() + surface() - 1))) })
+      if (!ground || surface() >= BOIL_SHARE || at <= from || at >= to) continue
+      const off = () => 0.0012 * (surface() - 0.5)
+      write(tripId, at, 'boil', { placeId: null, lonDeg: Number((ground.lonDeg + off()).toFixed(5)), latDeg: Number((ground.latDeg + off()).toFixed(5)), towardDeg: 45 * Math.floor(8 * surface()) })
+    }
+  }
 
   function fish(place: Place, quarry: Quarry, tripId: string, arrived: DateTime): DateTime {
     write(tripId, arrived, 'arrive', { placeId: place.id })

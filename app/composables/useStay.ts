@@ -45,7 +45,7 @@ export function useStay(visit: () => Visit | null, lull: () => FeedingLull | nul
       const there = waters.frame!.toLocal(r.place.lonDeg, r.place.latDeg)
       return { id: r.place.id, name: r.place.name, ratePerHour: r.ratePerHour, distanceM: at ? Math.hypot(there.x - at.x, there.y - at.y) : 1000 }
     })
-    const next = nextStop(others, minutesLeft.value)
+    const next = nextStop(others, minutesLeft.value, session.angler?.runMS)
     const ask: StayQuestion = {
       stay: {
         prior: dayPrior(Math.max(LEAST_RATE, row?.ratePerHour ?? next?.ratePerHour ?? 1)), stretches: stretchesHere({ entries: journal.live, arrivedMs, nowMs }), minutesLeft: minutesLeft.value,

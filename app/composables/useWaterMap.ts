@@ -22,6 +22,7 @@ export function useWaterMap(host: Ref<HTMLElement | null>, { padding, layers, ba
   let ground: DepthLayer | undefined
 
   const css = (name: string) => getComputedStyle(host.value!).getPropertyValue(name).trim()
+  const boat = useBoatLayer(css)
   function inks(): DepthInk {
     const day = session.ground === 'day'
     return {
@@ -37,7 +38,7 @@ export function useWaterMap(host: Ref<HTMLElement | null>, { padding, layers, ba
     const margin = 600
     map.value = new OlMap({
       target: host.value!,
-      layers: bare ? layers : [ground, ...layers],
+      layers: [...bare ? [] : [ground], ...layers, boat],
       view: new View({ projection: mapPlane, extent: [x0 - margin, y0 - margin, x0 + cols * cellM + margin, y0 + rows * cellM + margin], minResolution: 0.04, maxResolution: 12, enableRotation: false, constrainOnlyCenter: true }),
       controls: [new Zoom({ className: 'ol-zoom notebook-zoom' }), new ScaleLine({ units: session.units === 'us' ? 'us' : 'metric', minWidth: 90 })],
       keyboardEventTarget: host.value!,

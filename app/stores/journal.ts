@@ -34,7 +34,7 @@ export const useJournal = defineStore('journal', () => {
   const entries = shallowRef(new Map<string, Entry>())
   const unsent = ref(0)
   const tripId = ref<string | null>(null)
-  /** set when the device could not keep an entry, or the server refused one */
+  /** set when the server refused an entry, or is in trouble itself */
   const problem = ref<string | null>(null)
   /** entries that the server refuses, with its words; they stay here and are asked about again after the next start */
   const refused = shallowRef(new Map<string, string>())
@@ -88,8 +88,7 @@ export const useJournal = defineStore('journal', () => {
       await deviceDb().kept.add({ id: entry.id, tripId: entry.tripId, sent: 0, entry: plain(entry) })
     }
     catch (cause) {
-      problem.value = `This device could not keep the last entry (${cause instanceof Error ? cause.message : String(cause)}). It was not logged.`
-      throw cause
+      throw new Error(`This device could not keep the last entry: it was not logged. (${cause instanceof Error ? cause.message.split('\n')[0] : String(cause)})`, { cause })
     }
     remember([entry])
     unsent.value++

@@ -54,10 +54,11 @@ export function stretchesHere({ entries, arrivedMs, nowMs }: { entries: readonly
 export interface Candidate { id: string, name: string, ratePerHour: number, distanceM: number }
 export interface NextStop extends Candidate { travelMin: number, sdPerHour: number }
 
-/** The stop that gives most in the time that is left after the run to it; null where there is none. */
-export function nextStop(candidates: readonly Candidate[], minutesLeft: number): NextStop | null {
+/** The stop that gives most in the time that is left after the run to it at the boat's speed, m/s; null where there is none. */
+export function nextStop(candidates: readonly Candidate[], minutesLeft: number, runMS = CRUISE_MS): NextStop | null {
+  requireNumber('runMS', runMS, POSITIVE)
   requireNumber('minutesLeft', minutesLeft, NOT_NEGATIVE)
-  const all = candidates.map(c => ({ ...c, travelMin: SETTLE_MIN + c.distanceM / CRUISE_MS / 60, sdPerHour: DAY_SPREAD * c.ratePerHour }))
+  const all = candidates.map(c => ({ ...c, travelMin: SETTLE_MIN + c.distanceM / runMS / 60, sdPerHour: DAY_SPREAD * c.ratePerHour }))
   const gives = (c: NextStop) => c.ratePerHour * Math.max(0, minutesLeft - c.travelMin)
   return all.reduce<NextStop | null>((best, c) => (best === null || gives(c) > gives(best) ? c : best), null)
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDepth, type Units } from '../../../core/units/format'
+import { formatDepth, formatWind, type Units } from '../../../core/units/format'
 
 const session = useSession()
 const UNITS: { value: Units, label: string }[] = [{ value: 'us', label: 'feet and ounces' }, { value: 'metric', label: 'metres and grams' }]
@@ -112,6 +112,18 @@ async function save(change: Parameters<typeof session.set>[0]) {
       :text="formatDepth(session.angler?.rodM ?? 2.13, session.units)"
       @update:model-value="save({ rodM: Number($event.toFixed(4)) })"
     />
+    <FrameSlider
+      label="your boat runs at"
+      :model-value="session.angler?.runMS ?? 6"
+      :min="1"
+      :max="22"
+      :step="session.units === 'us' ? 0.44704 : 0.5"
+      :text="formatWind(session.angler?.runMS ?? 6, session.units)"
+      @update:model-value="save({ runMS: Number($event.toFixed(3)) })"
+    />
+    <NuxtLink to="/instruments">
+      The boat's instruments
+    </NuxtLink>
     <NuxtLink to="/along">
       Take waters along, without a network
     </NuxtLink>

@@ -25,7 +25,7 @@ const measured = ref(logged.value?.lengthM != null)
 const fate = ref<Fate>(logged.value?.fate ?? lastMeasured?.fate ?? 'released')
 const strike = ref<Strike | null>(logged.value?.strike ?? null)
 const depthM = ref(logged.value?.depthM ?? 2)
-const STRIKE_WORDS: Record<Strike, string> = { fall: 'on the fall', pull: 'on the pull', still: 'lying still' }
+const STRIKE_WORDS: Record<Strike, string> = { fall: 'fall', pull: 'pull', still: 'still' }
 const problem = ref<string | null>(null)
 const more = ref(false)
 const shown = computed(() => (more.value ? order : order.slice(0, 2)))
@@ -123,10 +123,11 @@ async function save() {
       </button>
     </div>
     <div
-      class="chips"
+      class="chips took"
       role="group"
-      aria-label="it took"
+      aria-label="it took on the"
     >
+      <span class="quiet">took on the</span>
       <button
         v-for="t in STRIKES"
         :key="t"
@@ -151,13 +152,20 @@ async function save() {
     >
       {{ problem }}
     </p>
-    <v-btn
-      class="main thumb"
-      block
-      data-test="save-fish"
-      @click="save"
-    >
-      Done
-    </v-btn>
+    <template #foot>
+      <v-btn
+        class="main thumb"
+        block
+        data-test="save-fish"
+        @click="save"
+      >
+        Done
+      </v-btn>
+    </template>
   </LogPanel>
 </template>
+
+<style scoped>
+.took { align-items: center; }
+.took .chip { flex: 1 1 0; padding: 6px; }
+</style>

@@ -58,8 +58,9 @@ const SIGN_KEYS = [
 </template>
 
 <style scoped>
-.pad { flex: 1; display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); grid-auto-rows: minmax(64px, 1fr); gap: 8px; min-height: 230px; }
-.pad.short { flex: 0; min-height: 72px; }
+.pad { flex: 0 0 auto; display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); grid-auto-rows: 66px; gap: 8px; }
+@media (min-height: 740px) { .pad { grid-auto-rows: 72px; } }
+@media (min-width: 800px) and (min-height: 740px) { .pad { grid-auto-rows: 96px; } }
 .key { font: inherit; position: relative; text-align: left; background: var(--sheet); color: var(--ink); border: 2px solid var(--ink); border-radius: 9px; padding: 7px 9px; display: flex; flex-direction: column; justify-content: center; cursor: pointer; touch-action: manipulation; min-height: 64px; }
 .key span { font-size: 20px; font-weight: 750; line-height: 1.2; }
 .key small { font-size: 14px; color: var(--ink-2); white-space: nowrap; }
@@ -69,4 +70,9 @@ const SIGN_KEYS = [
 .key.take span { font-size: 29px; }
 .key.take small { color: var(--sheet); }
 .key.take b { color: var(--sheet); font-size: 40px; top: auto; bottom: 8px; }
+@media (max-width: 600px) {
+  .key:not(.take) { justify-content: flex-start; }
+  .key:not(.take) small { display: none; }
+  .key:not(.take) b { top: auto; bottom: 7px; }
+}
 </style>

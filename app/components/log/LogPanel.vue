@@ -26,13 +26,20 @@ onMounted(() => host.value?.focus({ preventScroll: true }))
         ✕
       </button>
     </header>
-    <slot />
+    <div class="scroll">
+      <slot />
+    </div>
+    <footer v-if="$slots.foot">
+      <slot name="foot" />
+    </footer>
   </section>
 </template>
 
 <style scoped>
-.panel { flex: 1; min-height: 0; overflow-y: auto; display: flex; flex-direction: column; gap: 10px; background: var(--sheet); border: 1.5px solid var(--ink); border-radius: 9px; padding: 4px 12px 12px; outline: none; }
-header { display: flex; align-items: center; justify-content: space-between; gap: 8px; }
+.panel { flex: 1; min-height: 0; display: flex; flex-direction: column; background: var(--sheet); border: 1.5px solid var(--ink); border-radius: 9px; outline: none; }
+.scroll { flex: 1; min-height: 0; overflow-y: auto; display: flex; flex-direction: column; gap: 8px; padding: 0 12px 10px; }
+footer { padding: 8px 12px; border-top: 1px solid var(--rule); }
+header { display: flex; align-items: center; justify-content: space-between; gap: 8px; padding-left: 12px; }
 h2 { font-size: 20px; }
-.shut { font: inherit; font-size: 22px; width: 56px; height: 56px; margin-right: -12px; background: none; border: 0; color: var(--ink); cursor: pointer; }
+.shut { font: inherit; font-size: 22px; width: 56px; height: 56px; background: none; border: 0; color: var(--ink); cursor: pointer; }
 </style>

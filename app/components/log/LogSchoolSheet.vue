@@ -160,13 +160,15 @@ async function save() {
     >
       {{ problem }}
     </p>
-    <v-btn
-      class="main thumb"
-      block
-      data-test="save-school"
-      @click="save"
-    >
-      Log the school
-    </v-btn>
+    <template #foot>
+      <v-btn
+        class="main thumb"
+        block
+        data-test="save-school"
+        @click="save"
+      >
+        Log the school
+      </v-btn>
+    </template>
   </LogPanel>
 </template>

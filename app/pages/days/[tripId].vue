@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { speciesName } from '../../../core/fish/species'
 import { catchRate } from '../../../core/school/catchRate'
-import type { LoggedFish, LoggedSchool } from '../../../core/school/reduceTrip'
+import type { LoggedBoil, LoggedFish, LoggedSchool } from '../../../core/school/reduceTrip'
 import { whatProduced } from '../../../core/school/whatProduced'
-import { formatDepth, formatDepthBand, formatLength, formatMinutes, formatTemperature, formatWeight, formatWind } from '../../../core/units/format'
+import { compassPoint, formatDepth, formatDepthBand, formatDistance, formatLength, formatMinutes, formatTemperature, formatWeight, formatWind } from '../../../core/units/format'
 import { staffDepth } from '../../../core/water/tints'
 import { clockText, dateText } from '../../utils/time'
 
@@ -43,7 +43,7 @@ const rate = computed(() => {
 const plural = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
 
 function fishText(f: LoggedFish): string {
-  const parts = [f.species ? speciesName(f.species) : 'not named', f.lengthM === null ? null : formatLength(f.lengthM, units.value), f.depthM === null ? null : `at ${formatDepth(f.depthM, units.value)}`, f.fate]
+  const parts = [f.species ? speciesName(f.species) : 'not named', f.lengthM === null ? null : formatLength(f.lengthM, units.value), f.depthM === null ? null : `at ${formatDepth(f.depthM, units.value)}`, f.strike && { fall: 'on the fall', pull: 'on the pull', still: 'lying still' }[f.strike], f.fate]
   return parts.filter(Boolean).join(', ')
 }
 function producedText(fish: LoggedFish[]): string[] {
@@ -53,6 +53,21 @@ function producedText(fish: LoggedFish[]): string[] {
   })
 }
 const signs = (s: LoggedSchool) => [plural(s.looks, 'look', 'looks'), plural(s.follows, 'follow', 'follows'), plural(s.taps, 'tap', 'taps')].join(', ')
+/** what is being put right */
+const editing = shallowRef<{ fish: LoggedFish | null } | { school: LoggedSchool } | null>(null)
+const schoolExtras = (s: LoggedSchool) => [s.marks && `${s.marks} marks`, s.company.length > 0 && `with ${s.company.join(', ')}`, s.distanceM !== null && `${formatDistance(s.distanceM, units.value)} from the boat`].filter(Boolean).join(', ')
+const boilText = (b: LoggedBoil) => `${at(b.at)} boil${b.body.placeId ? ` by ${placeName(b.body.placeId)}` : ''}${b.body.towardDeg === null ? '' : `, going ${compassPoint(b.body.towardDeg)}`}`
+/** What was put right reaches the water's record once it is sent. */
+async function closed() {
+  editing.value = null
+  try {
+    await journal.flush()
+    await waters.refreshRecord()
+  }
+  catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}
 useHead({ title: () => (trip.value ? `${dateText(trip.value.startedAt, zone.value)} · Remous` : 'Remous') })
 </script>
 
@@ -119,7 +134,17 @@ useHead({ title: () => (trip.value ? `${dateText(trip.value.startedAt, zone.valu
           <div>
             <h3>{{ placeName(s.placeId) }}: {{ formatDepthBand(s.topM, s.bottomM, units) }} down over {{ formatDepth(s.waterDepthM, units) }}, {{ s.tightness }}</h3>
             <p class="quiet">
-              {{ s.minutes > 0 ? `${formatMinutes(s.minutes)} fished, ${plural(s.presentations, 'cast', 'casts')}` : 'no stretch logged' }} · {{ signs(s) }}
+              {{ s.minutes > 0 ? `${formatMinutes(s.minutes)} fished, ${plural(s.presentations, 'cast', 'casts')}` : 'no stretch logged' }} · {{ signs(s) }}<template v-if="schoolExtras(s)">
+                · {{ schoolExtras(s) }}
+              </template>
+              <button
+                type="button"
+                class="fix"
+                :aria-label="`Put right: ${placeName(s.placeId)}, ${at(s.at)}`"
+                @click="editing = { school: s }"
+              >
+                put right
+              </button>
             </p>
             <p
               v-for="line in producedText(s.fish)"
@@ -140,6 +165,14 @@ useHead({ title: () => (trip.value ? `${dateText(trip.value.startedAt, zone.valu
                 :key="f.id"
               >
                 <span class="quiet">{{ at(f.at) }}</span> {{ fishText(f) }}
+                <button
+                  type="button"
+                  class="fix"
+                  :aria-label="`Put right: fish of ${at(f.at)}`"
+                  @click="editing = { fish: f }"
+                >
+                  put right
+                </button>
               </li>
             </ul>
           </div>
@@ -164,11 +197,34 @@ useHead({ title: () => (trip.value ? `${dateText(trip.value.startedAt, zone.valu
                 :key="f.id"
               >
                 <span class="quiet">{{ at(f.at) }}</span> {{ placeName(f.placeId) }}: {{ fishText(f) }}
+                <button
+                  type="button"
+                  class="fix"
+                  :aria-label="`Put right: fish of ${at(f.at)}`"
+                  @click="editing = { fish: f }"
+                >
+                  put right
+                </button>
               </li>
             </ul>
           </div>
         </li>
       </ol>
+      <p>
+        <v-btn
+          class="plain"
+          @click="editing = { fish: null }"
+        >
+          Add a forgotten fish
+        </v-btn>
+      </p>
+      <p
+        v-for="b in trip.boils"
+        :key="b.id"
+        class="quiet"
+      >
+        {{ boilText(b) }}
+      </p>
       <p
         v-for="n in trip.notes"
         :key="n.id"
@@ -177,6 +233,22 @@ useHead({ title: () => (trip.value ? `${dateText(trip.value.startedAt, zone.valu
         {{ at(n.at) }} · {{ n.text }}
       </p>
     </div>
+    <DaySchoolForm
+      v-if="editing && 'school' in editing"
+      :school="editing.school"
+      :deepest-m="waters.deepestM"
+      :name="`${at(editing.school.at)} ${placeName(editing.school.placeId)}`"
+      @close="closed"
+    />
+    <DayFishForm
+      v-else-if="editing"
+      :fish="editing.fish"
+      :schools="trip.schools.map(s => ({ id: s.id, name: placeName(s.placeId), at: s.at }))"
+      :started-at="trip.startedAt"
+      :ended-at="trip.endedAt"
+      :zone="zone"
+      @close="closed"
+    />
   </div>
   <p
     v-else
@@ -199,6 +271,8 @@ dd { font-size: 24px; font-weight: 750; }
 h3 { font-size: 17px; line-height: 1.3; }
 .produced { font-weight: 650; color: var(--kept); }
 .fish li { padding: 2px 0; }
+.fix { font: inherit; font-size: 14px; color: var(--ink-2); background: none; border: 0; padding: 2px 6px; text-decoration: underline; text-underline-offset: 3px; cursor: pointer; }
+@media print { .fix, .page .v-btn { display: none; } }
 .wait { padding: 32px; }
 @media (max-width: 700px) { .page { padding: 14px; } .school { grid-template-columns: 1fr; } }
 </style>

@@ -159,8 +159,7 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
 
       <div
         v-else
-        class="body"
-        :class="{ 'with-panel': panel }"
+        class="body at"
       >
         <LogSchoolSheet
           v-if="panel?.kind === 'school'"
@@ -188,36 +187,40 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
           v-else
           class="read"
         >
-          <LogStay
-            v-model:quiet="quiet"
-            :words="minutesHere >= SAYS_AFTER_MIN ? stay.words.value : null"
-            :fallback="{ headline, text: advised }"
-          />
-          <LogCautions :cautions="cautions" />
-          <LogLimits />
-          <button
-            v-if="nameless.length > 0"
-            type="button"
-            class="nameless"
-            data-test="nameless"
-            @click="sheet = { kind: 'fish', id: nameless.at(-1)!.id }"
-          >
-            {{ nameless.length }} {{ nameless.length === 1 ? 'fish has' : 'fish have' }} no name yet
-          </button>
-          <LogBoat :place="ranking?.place ?? null" />
-          <LogRigCard
-            v-if="rig"
-            :rig="rig"
-            :tied-kg="rigOn?.body.headKg ?? null"
-            @tie="tie"
-          />
-          <LogLadder
-            v-if="stay.rungs.value.length > 0"
-            :rungs="stay.rungs.value"
-            :on="stay.on.value"
-            :next="stay.change.value"
-            @tie="tieRung"
-          />
+          <div>
+            <LogStay
+              v-model:quiet="quiet"
+              :words="minutesHere >= SAYS_AFTER_MIN ? stay.words.value : null"
+              :fallback="{ headline, text: advised }"
+            />
+            <LogCautions :cautions="cautions" />
+            <LogLimits />
+            <button
+              v-if="nameless.length > 0"
+              type="button"
+              class="nameless"
+              data-test="nameless"
+              @click="sheet = { kind: 'fish', id: nameless.at(-1)!.id }"
+            >
+              {{ nameless.length }} {{ nameless.length === 1 ? 'fish has' : 'fish have' }} no name yet
+            </button>
+          </div>
+          <div>
+            <LogBoat :place="ranking?.place ?? null" />
+            <LogRigCard
+              v-if="rig"
+              :rig="rig"
+              :tied-kg="rigOn?.body.headKg ?? null"
+              @tie="tie"
+            />
+            <LogLadder
+              v-if="stay.rungs.value.length > 0"
+              :rungs="stay.rungs.value"
+              :on="stay.on.value"
+              :next="stay.change.value"
+              @tie="tieRung"
+            />
+          </div>
         </div>
         <LogPad
           :signs="visit"
@@ -309,8 +312,9 @@ header { grid-area: head; background: var(--sheet); border-bottom: 1px solid var
 .side-right .stop-staff { border-right: 0; border-left: 1px solid var(--ink); }
 .body { grid-area: body; min-height: 0; display: flex; flex-direction: column; gap: 9px; padding: 10px; overflow-y: auto; }
 .wait { grid-area: body; padding: 24px; }
-.read { display: flex; flex-direction: column; gap: 6px; }
-.body.with-panel { overflow: hidden; }
+.at { overflow: hidden; }
+.read { flex: 1; min-height: 0; overflow-y: auto; display: flex; flex-direction: column; gap: 4px; }
+@media (min-width: 800px) { .read { display: grid; grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr); gap: 4px 22px; align-content: start; } .read > div { min-width: 0; } }
 .nameless { font: inherit; font-size: 16px; font-weight: 650; text-align: left; min-height: 56px; padding: 4px; color: var(--ink); background: none; border: 0; text-decoration: underline; text-underline-offset: 4px; cursor: pointer; }
 .say h2 { font-size: 22px; }
 .say p { font-size: 16px; line-height: 1.35; }

@@ -99,6 +99,7 @@ async function start() {
 
 <style scoped>
 .page { padding: 32px; max-width: 560px; display: flex; flex-direction: column; gap: 16px; font-size: 17px; line-height: 1.4; height: 100%; overflow-y: auto; }
+.page > .v-btn { flex: 0 0 auto; }
 .cautions li { border-left: 3px solid var(--careful); padding: 2px 0 2px 12px; margin-top: 8px; font-size: 15.5px; }
 @media (max-width: 700px) { .page { padding: 20px 16px; } }
 </style>
