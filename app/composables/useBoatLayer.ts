@@ -19,7 +19,7 @@ export function useBoatLayer(css: (name: string) => string) {
   const layer = new VectorLayer({ source, zIndex: 20 })
   const feature = new Feature<Point>()
 
-  const hull = () => `data:image/svg+xml,${encodeURIComponent(`<svg xmlns="http://www.w3.org/2000/svg" width="${SIZE}" height="${SIZE}" viewBox="${-SIZE / 2} ${-SIZE / 2} ${SIZE} ${SIZE}"><path d="${boatHull(SCALE)}" fill="${css('--sheet')}" stroke="${css('--ink')}" stroke-width="2.2"/></svg>`)}`
+  const hull = () => `data:image/svg+xml,${encodeURIComponent(`<svg xmlns="http://www.w3.org/2000/svg" width="${SIZE}" height="${SIZE}" viewBox="${-SIZE / 2} ${-SIZE / 2} ${SIZE} ${SIZE}"><path d="${boatHull(SCALE)}" fill="${css('--ink')}" stroke="${css('--sheet')}" stroke-width="2.4"/></svg>`)}`
   const bow = computed(() => boat.now?.headingDeg ?? boat.now?.courseDeg ?? 0)
 
   /** To be called once the map's host is on the page. */
