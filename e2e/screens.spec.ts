@@ -41,6 +41,16 @@ for (const ground of ['day', 'night'] as const) {
     await page.getByRole('link', { name: /April/ }).nth(1).click()
     await page.getByTestId('schools').waitFor()
     expect(await findings(page), 'day').toEqual([])
+    await page.getByRole('button', { name: 'Add a forgotten fish' }).click()
+    await page.getByTestId('fish-form').waitFor()
+    await page.waitForTimeout(400)
+    expect(await findings(page), 'fish form').toEqual([])
+    await page.goto('/along')
+    await page.getByTestId('waters').getByRole('button').first().waitFor()
+    expect(await findings(page), 'along').toEqual([])
+    await page.goto('/instruments')
+    await page.getByTestId('heard').waitFor()
+    expect(await findings(page), 'instruments').toEqual([])
   })
 
   test(`no serious accessibility fault on the water by ${ground}`, async ({ page }) => {

@@ -1,5 +1,6 @@
+import { v7 as uuidv7 } from 'uuid'
 import type { Entry } from '../core/school/entries'
-import type { TripSummary } from '../shared/waters'
+import type { TripSummary, WaterSummary } from '../shared/waters'
 import { expect, test } from './support/app'
 
 test.use({ viewport: { width: 390, height: 844 } })
@@ -171,4 +172,26 @@ test('two devices in one boat fill one day, each with its own rig and its own un
   await form.getByRole('button', { name: 'Take it out' }).click()
   await expect(fish).toHaveCount(1)
   await expect.poll(async () => (await app.json<TripSummary[]>('trips'))[0]!.fish).toBe(1)
+})
+
+test('two days that two devices began apart are put together, and taken apart again', async ({ page, app }) => {
+  test.setTimeout(90_000)
+  const [water] = await app.json<WaterSummary[]>('waters')
+  const day = (fish: number) => {
+    const tripId = uuidv7()
+    const entry = (kind: string, minute: number, body: object) => ({ id: uuidv7(), tripId, at: `2026-04-24T11:${10 + minute}:00.000Z`, kind, body })
+    return { tripId, entries: [entry('start', 0, { waterId: water!.id }), ...Array.from({ length: fish }, (_, i) => entry('fish', 5 + i, { schoolId: null, species: null, lengthM: null, fate: null, depthM: null })), entry('end', 29, {})] }
+  }
+  const [mine, partners] = [day(2), day(3)]
+  expect((await app.send('journal', { entries: [...mine.entries, ...partners.entries] })).status).toBe(200)
+  await page.goto(`/days/${partners.tripId}`)
+  await page.getByRole('button', { name: 'Put both together' }).click({ timeout: 40_000 })
+  await expect(page).toHaveURL(new RegExp(mine.tripId))
+  await expect(page.getByText('Put together from 2 devices\' days.')).toBeVisible()
+  const fish = page.getByTestId('schools').getByRole('button', { name: /^Put right: fish of/ })
+  await expect(fish).toHaveCount(5)
+  await expect.poll(async () => (await app.json<TripSummary[]>('trips')).filter(t => t.id === mine.tripId || t.id === partners.tripId).map(t => t.fish)).toEqual([5])
+  await page.getByRole('button', { name: 'Take them apart' }).click()
+  await expect(fish).toHaveCount(2)
+  await expect(page.getByTestId('beside')).toContainText('3 fish')
 })

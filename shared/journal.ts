@@ -75,6 +75,7 @@ const BODIES: Record<EntryKind, Joi.ObjectSchema> = {
   note: Joi.object({ text: Joi.string().trim().min(1).max(2000) }),
   move: Joi.object({}),
   end: Joi.object({}),
+  join: Joi.object({ tripId: id() }),
   undo: Joi.object({ entryId: id() }),
   amend: Joi.object({ entryId: id(), body: Joi.object() }),
 }
@@ -87,7 +88,9 @@ BODIES.amend = Joi.object({ entryId: id(), body: amended })
 
 const fixSchema = Joi.object<BoatFix>({ lonDeg: lonDeg(), latDeg: latDeg(), depthM: depth().allow(null), waterC: waterC().allow(null) })
 
-const KINDS = Object.keys(BODIES) as EntryKind[]
+/** The commonest first: the switch below tries them in turn, and that is most of an entry's price. */
+const COMMON: EntryKind[] = ['sign', 'fish', 'amend', 'stretch', 'undo']
+const KINDS = [...COMMON, ...(Object.keys(BODIES) as EntryKind[]).filter(kind => !COMMON.includes(kind))]
 
 export const entrySchema = Joi.object<Entry>({
   id: id(),

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { v7 as uuidv7 } from 'uuid'
 import { effectiveEntries, lastUndoable } from '../../core/school/effectiveEntries'
+import { joinTarget } from '../../core/school/joinedDays'
 import type { AmendableKind, Entry, EntryBodies, EntryKind } from '../../core/school/entries'
 import { reduceEffective, reduceTrip } from '../../core/school/reduceTrip'
 import { entrySchema } from '../../shared/journal'
@@ -41,10 +42,22 @@ export const useJournal = defineStore('journal', () => {
   let sending = false
   let retry: ReturnType<typeof setTimeout> | undefined
 
-  const tripEntries = computed(() => [...entries.value.values()].filter(e => e.tripId === tripId.value))
+  /** Days of other devices that count as part of this one. */
+  const joined = computed(() => {
+    const all = [...entries.value.values()]
+    const ids = tripId.value ? [tripId.value] : []
+    for (let i = 0; i < ids.length; i++) {
+      const asking = new Set(all.flatMap(e => (e.kind === 'join' && e.body.tripId === ids[i] ? [e.tripId] : [])))
+      ids.push(...[...asking].filter(id => joinTarget(effectiveEntries(all.filter(e => e.tripId === id)), id) === ids[i]))
+    }
+    return ids.slice(1)
+  })
+  const tripEntries = computed(() => [...entries.value.values()].filter(e => e.tripId === tripId.value || joined.value.includes(e.tripId)))
   /** The day's entries as they count, their undos and amends applied. */
   const live = computed(() => effectiveEntries(tripEntries.value))
-  const trip = computed(() => reduceEffective(live.value))
+  const trip = computed(() => reduceEffective(live.value, tripId.value ?? undefined))
+  /** the earlier day that this one is part of */
+  const partOf = computed(() => (tripId.value ? joinTarget(live.value, tripId.value) : null))
   const undoable = computed(() => lastUndoable(live.value, device))
 
   function remember(list: Entry[]) {
@@ -56,7 +69,8 @@ export const useJournal = defineStore('journal', () => {
   /** Reads a trip from the device and, if there is a network, from the server. */
   async function open(id: string) {
     tripId.value = id
-    const kept = await deviceDb().kept.where('tripId').equals(id).toArray()
+    const joins = await deviceDb().kept.filter(k => k.entry.kind === 'join' && k.entry.body.tripId === id).toArray()
+    const kept = await deviceDb().kept.where('tripId').anyOf([id, ...joins.map(j => j.tripId)]).toArray()
     remember(kept.map(k => k.entry))
     await countUnsent()
     void flush()
@@ -77,11 +91,11 @@ export const useJournal = defineStore('journal', () => {
     return tripId.value
   }
 
-  async function log<K extends EntryKind>(kind: K, body: EntryBodies[K], atMs = session.instant()): Promise<string> {
-    if (!tripId.value) throw new Error('no day has been begun')
+  async function log<K extends EntryKind>(kind: K, body: EntryBodies[K], atMs = session.instant(), into = tripId.value): Promise<string> {
+    if (!into) throw new Error('no day has been begun')
     // Kind and body belong together by the signature; the union cannot see it.
     const fix = boat.stamp()
-    const entry = { id: uuidv7(), tripId: tripId.value, at: new Date(atMs).toISOString(), kind, body, by: device, ...(fix && atMs >= session.instant() - NOW_MS ? { fix } : {}) } as Entry
+    const entry = { id: uuidv7(), tripId: into, at: new Date(atMs).toISOString(), kind, body, by: device, ...(fix && atMs >= session.instant() - NOW_MS ? { fix } : {}) } as Entry
     const checked = check(entrySchema, entry)
     if (!checked.ok) throw new RangeError(checked.error.message)
     try {
@@ -171,7 +185,7 @@ export const useJournal = defineStore('journal', () => {
     tripId.value = null
   }
 
-  return { device, tripId, trip, tripEntries, live, undoable, unsent, problem, open, openHere, begin, log, undo, amend, flush, countUnsent, close }
+  return { device, tripId, trip, partOf, joined, tripEntries, live, undoable, unsent, problem, open, openHere, begin, log, undo, amend, flush, countUnsent, close }
 })
 
 /** A name for this device, made once: two in one boat are told apart by it. */

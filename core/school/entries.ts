@@ -53,6 +53,8 @@ export interface EntryBodies {
   move: Record<string, never>
   /** the day ends */
   end: Record<string, never>
+  /** this day is the same as an earlier one that another device began: its entries count there */
+  join: { tripId: string }
   /** takes another entry back; undoing an undo restores it */
   undo: { entryId: string }
   /** replaces the body of an entry of the named kind */

@@ -113,12 +113,12 @@ export function reduceTrip(entries: Iterable<Entry>): Trip | null {
   return reduceEffective(effectiveEntries(entries))
 }
 
-/** As `reduceTrip`, for entries whose undos and amends have been applied, in the journal's order. */
-export function reduceEffective(live: readonly EffectiveEntry[]): Trip | null {
+/** As `reduceTrip`, for entries whose undos and amends have been applied, in the journal's order; with the day's own id where other days have been joined to it. */
+export function reduceEffective(live: readonly EffectiveEntry[], id?: string): Trip | null {
   const first = live[0]
   if (!first) return null
   const trip: Trip = {
-    id: first.tripId, waterId: null, startedAt: first.at, endedAt: null,
+    id: id ?? first.tripId, waterId: null, startedAt: first.at, endedAt: null,
     visits: [], schools: [], rigs: [], fish: [], effort: noEffort(), notes: [], conditions: [], boils: [],
   }
   const schools = new Map<string, LoggedSchool>()
@@ -191,6 +191,7 @@ export function reduceEffective(live: readonly EffectiveEntry[]): Trip | null {
         trip.notes.push({ id: entry.id, at: entry.at, text: entry.body.text })
         break
       case 'school':
+      case 'join':
         break
     }
   }

@@ -170,6 +170,13 @@ export const trips = sqliteTable('trips', {
   endedAt: text(),
 }, table => [primaryKey({ columns: [table.ownerId, table.id] })])
 
+/** Read table: days that count as part of an earlier one. */
+export const joins = sqliteTable('joins', {
+  ownerId: owner(),
+  tripId: text().notNull(),
+  intoId: text().notNull(),
+}, table => [primaryKey({ columns: [table.ownerId, table.tripId] }), index('joins_by_day').on(table.ownerId, table.intoId)])
+
 /** Read table: visits to places. */
 export const visits = sqliteTable('visits', {
   ownerId: owner(),

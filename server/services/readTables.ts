@@ -1,23 +1,29 @@
-import { and, eq, type Column } from 'drizzle-orm'
-import { reduceTrip } from '../../core/school/reduceTrip'
+import { and, eq } from 'drizzle-orm'
+import { effectiveEntries } from '../../core/school/effectiveEntries'
+import { joinTarget } from '../../core/school/joinedDays'
+import { reduceEffective } from '../../core/school/reduceTrip'
 import type { Db, Tx } from '../db/open'
-import { boils, entries, fish, readings, rigs, schools, settings, staleTrips, trips, visits } from '../db/schema'
-import { tripEntries } from './tripEntries'
+import { boils, entries, fish, joins, readings, rigs, schools, settings, staleTrips, trips, visits } from '../db/schema'
+import { dayEntries, tripEntries } from './tripEntries'
 
-/** Makes a trip's rows in the read tables again from its journal, inside the caller's transaction. */
-function rebuildReadTables(tx: Tx, ownerId: string, tripId: string): void {
-  const ofTrip = (table: { ownerId: Column, tripId: Column }) => and(eq(table.ownerId, ownerId), eq(table.tripId, tripId))
-  tx.delete(trips).where(and(eq(trips.ownerId, ownerId), eq(trips.id, tripId))).run()
-  tx.delete(visits).where(ofTrip(visits)).run()
-  tx.delete(schools).where(ofTrip(schools)).run()
-  tx.delete(fish).where(ofTrip(fish)).run()
-  tx.delete(readings).where(ofTrip(readings)).run()
-  tx.delete(rigs).where(ofTrip(rigs)).run()
-  tx.delete(boils).where(ofTrip(boils)).run()
-
-  const trip = reduceTrip(tripEntries(tx, ownerId, tripId))
+/**
+ * Makes a trip's rows in the read tables again from its journal, inside the caller's transaction. A trip that is joined to another has none of its own.
+ * Gives the trip that it is joined to, or was: that one has to be made again too.
+ */
+function rebuildReadTables(tx: Tx, ownerId: string, tripId: string): string[] {
+  const joinOf = and(eq(joins.ownerId, ownerId), eq(joins.tripId, tripId))
+  const before = tx.select().from(joins).where(joinOf).get()?.intoId
+  const intoId = joinTarget(effectiveEntries(tripEntries(tx, ownerId, tripId)), tripId)
+  clearRows(tx, ownerId, tripId)
+  // A day that comes apart takes its rows back: they are under the other's name until that is made again.
+  if (before !== undefined) clearRows(tx, ownerId, before)
+  tx.delete(joins).where(joinOf).run()
+  if (intoId) tx.insert(joins).values({ ownerId, tripId, intoId }).run()
+  const moved = [before, intoId].filter(id => id !== undefined && id !== null)
+  if (intoId) return moved
+  const trip = reduceEffective(effectiveEntries(dayEntries(tx, ownerId, tripId)), tripId)
   // Until the start arrives the water is not known, and nothing can be shown for it.
-  if (!trip || trip.waterId === null) return
+  if (!trip || trip.waterId === null) return moved
   const { waterId, startedAt, endedAt } = trip
   tx.insert(trips).values({ id: tripId, ownerId, waterId, startedAt, endedAt }).run()
   for (const { placeId, arrivedAt, leftAt, minutes, fish: caught } of trip.visits) {
@@ -28,6 +34,19 @@ function rebuildReadTables(tx: Tx, ownerId: string, tripId: string): void {
   for (const one of trip.fish) tx.insert(fish).values({ ...one, ownerId, tripId }).run()
   for (const { id, at, body } of trip.boils) tx.insert(boils).values({ id, ownerId, tripId, waterId, at, body }).run()
   for (const { id, at, body } of trip.conditions) tx.insert(readings).values({ id, ownerId, tripId, waterId, at, body }).run()
+  return moved
+}
+
+function clearRows(tx: Tx, ownerId: string, tripId: string): void {
+  tx.delete(trips).where(and(eq(trips.ownerId, ownerId), eq(trips.id, tripId))).run()
+  for (const table of [visits, schools, fish, readings, rigs, boils]) tx.delete(table).where(and(eq(table.ownerId, ownerId), eq(table.tripId, tripId))).run()
+}
+
+/** Makes these trips again, and those that they are joined to after them. */
+function rebuildAll(tx: Tx, ownerId: string, tripIds: readonly string[]): void {
+  const targets = new Set(tripIds.flatMap(id => rebuildReadTables(tx, ownerId, id)))
+  // A join leads to an earlier day, so this comes to an end.
+  if (targets.size > 0) rebuildAll(tx, ownerId, [...targets])
 }
 
 /**
@@ -38,7 +57,7 @@ export function freshenReadTables(db: Db, ownerId: string): void {
   const mine = eq(staleTrips.ownerId, ownerId)
   if (!db.select().from(staleTrips).where(mine).limit(1).get()) return
   db.transaction((tx) => {
-    for (const { tripId } of tx.select({ tripId: staleTrips.tripId }).from(staleTrips).where(mine).all()) rebuildReadTables(tx, ownerId, tripId)
+    rebuildAll(tx, ownerId, tx.select({ tripId: staleTrips.tripId }).from(staleTrips).where(mine).all().map(t => t.tripId))
     tx.delete(staleTrips).where(mine).run()
   }, { behavior: 'immediate' })
 }
@@ -52,7 +71,7 @@ export function refreshReadTables(db: Db): void {
   const known = db.select().from(settings).where(eq(settings.key, KEY)).get()
   if (known?.value === READ_TABLES) return
   db.transaction((tx) => {
-    for (const { ownerId, tripId } of tx.selectDistinct({ ownerId: entries.ownerId, tripId: entries.tripId }).from(entries).all()) rebuildReadTables(tx, ownerId, tripId)
+    for (const { ownerId, tripId } of tx.selectDistinct({ ownerId: entries.ownerId, tripId: entries.tripId }).from(entries).all()) rebuildAll(tx, ownerId, [tripId])
     tx.insert(settings).values({ key: KEY, value: READ_TABLES }).onConflictDoUpdate({ target: settings.key, set: { value: READ_TABLES } }).run()
   }, { behavior: 'immediate' })
 }

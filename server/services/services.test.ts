@@ -21,7 +21,7 @@ import { appendEntries } from './journal'
 import { keepLadder, listLadders } from './ladders'
 import { freshenReadTables, refreshReadTables } from './readTables'
 import { changeTackle, keepTackle, listTackle, removeTackle } from './tackle'
-import { tripEntries } from './tripEntries'
+import { dayEntries, tripEntries } from './tripEntries'
 import { listTrips } from './trips'
 import { gridBytes, listPlaces, listWaters, requireWater, setGrid, waterRecord } from './waters'
 
@@ -70,6 +70,39 @@ describe('journal', () => {
     const { tripId, all } = logDay()
     expect(appendEntries(db, ownerId, [...all].reverse())).toEqual({ stored: [], known: all.map(e => e.id).reverse() })
     expect(tripEntries(db, ownerId, tripId)).toHaveLength(5)
+  })
+
+  it('keeps the device and the boat\'s fix of an entry, and takes the same id with another fix for what it is', () => {
+    const { db, ownerId } = demo
+    const { tripId } = logDay()
+    const entry = { ...entryOf(tripId, 'note', { text: 'by the piles' }), by: 'phone1', fix: { lonDeg: -88.6, latDeg: 40.2, depthM: 4.2, waterC: null } }
+    appendEntries(db, ownerId, [entry])
+    expect(tripEntries(db, ownerId, tripId).find(e => e.id === entry.id)).toEqual(entry)
+    expect(appendEntries(db, ownerId, [entry])).toEqual({ stored: [], known: [entry.id] })
+    expect(fault(() => appendEntries(db, ownerId, [{ ...entry, fix: { ...entry.fix, depthM: 5 } }])).status).toBe(409)
+    expect(fault(() => appendEntries(db, ownerId, [{ ...entry, by: 'phone2' }])).status).toBe(409)
+  })
+
+  it('counts a joined day as part of the earlier one, what comes late too, and lets them come apart', () => {
+    const { db, ownerId } = demo
+    const [one, two] = [logDay(), logDay()].sort((a, b) => a.tripId.localeCompare(b.tripId)) as [ReturnType<typeof logDay>, ReturnType<typeof logDay>]
+    const count = (id: string) => listTrips(db, ownerId).find(t => t.id === id)?.fish
+    const join = entryOf(two.tripId, 'join', { tripId: one.tripId }, '2026-04-24T14:00:00.000Z')
+    appendEntries(db, ownerId, [join])
+    expect([count(one.tripId), count(two.tripId)]).toEqual([2, undefined])
+    appendEntries(db, ownerId, [entryOf(two.tripId, 'fish', { schoolId: two.school.id, species: null, lengthM: null, fate: null, depthM: null }, '2026-04-24T12:30:00.000Z')])
+    expect(count(one.tripId)).toBe(3)
+    expect(dayEntries(db, ownerId, one.tripId)).toHaveLength(12)
+    // The other way round it is no join: two days cannot each be part of the other.
+    appendEntries(db, ownerId, [entryOf(one.tripId, 'join', { tripId: two.tripId }, '2026-04-24T14:05:00.000Z')])
+    expect(count(one.tripId)).toBe(3)
+    // A third day that joins the second one comes along to the first.
+    const third = logDay()
+    appendEntries(db, ownerId, [entryOf(third.tripId, 'join', { tripId: two.tripId }, '2026-04-24T14:06:00.000Z')])
+    expect(third.tripId > two.tripId).toBe(true)
+    expect(count(one.tripId)).toBe(4)
+    appendEntries(db, ownerId, [entryOf(two.tripId, 'undo', { entryId: join.id }, '2026-04-24T14:10:00.000Z')])
+    expect([count(one.tripId), count(two.tripId)]).toEqual([1, 3])
   })
 
   it('takes a batch whole or not at all', () => {

@@ -2,9 +2,12 @@
 import { speciesName } from '../../../core/fish/species'
 import { catchRate } from '../../../core/school/catchRate'
 import type { LoggedBoil, LoggedFish, LoggedSchool } from '../../../core/school/reduceTrip'
+import { overlapping } from '../../../core/school/joinedDays'
 import { whatProduced } from '../../../core/school/whatProduced'
 import { compassPoint, formatDepth, formatDepthBand, formatDistance, formatLength, formatMinutes, formatTemperature, formatWeight, formatWind } from '../../../core/units/format'
 import { staffDepth } from '../../../core/water/tints'
+import type { TripSummary } from '../../../shared/waters'
+import { api } from '../../utils/api'
 import { clockText, dateText } from '../../utils/time'
 
 const route = useRoute()
@@ -12,12 +15,15 @@ const session = useSession()
 const waters = useWater()
 const journal = useJournal()
 const problem = ref<string | null>(null)
+const others = shallowRef<TripSummary[]>([])
 
 watch(() => String(route.params.tripId), async (id) => {
   try {
     await session.load()
     await journal.open(id)
+    if (journal.partOf) return await navigateTo(`/days/${journal.partOf}`, { replace: true })
     if (journal.trip?.waterId) await waters.load(journal.trip.waterId)
+    others.value = await api<TripSummary[]>('trips')
   }
   catch (error) {
     problem.value = error instanceof Error ? error.message : String(error)
@@ -57,6 +63,33 @@ const signs = (s: LoggedSchool) => [plural(s.looks, 'look', 'looks'), plural(s.f
 const editing = shallowRef<{ fish: LoggedFish | null } | { school: LoggedSchool } | null>(null)
 const schoolExtras = (s: LoggedSchool) => [s.marks && `${s.marks} marks`, s.company.length > 0 && `with ${s.company.join(', ')}`, s.distanceM !== null && `${formatDistance(s.distanceM, units.value)} from the boat`].filter(Boolean).join(', ')
 const boilText = (b: LoggedBoil) => `${at(b.at)} boil${b.body.placeId ? ` by ${placeName(b.body.placeId)}` : ''}${b.body.towardDeg === null ? '' : `, going ${compassPoint(b.body.towardDeg)}`}`
+/** Days that another device began while this one ran. */
+const beside = computed(() => (trip.value?.waterId
+  ? overlapping({ id: trip.value.id, waterId: trip.value.waterId, startedAt: trip.value.startedAt, endedAt: trip.value.endedAt }, others.value, session.nowMs).filter(o => !journal.joined.includes(o.id) && o.schools + o.fish > 0)
+  : []))
+async function join(other: string) {
+  const [earlier, later] = [trip.value!.id, other].sort() as [string, string]
+  await journal.log('join', { tripId: earlier }, session.instant(), later)
+  await closed()
+  // The other day's entries come with it.
+  if (earlier !== trip.value!.id) await navigateTo(`/days/${earlier}`, { replace: true })
+  else await journal.open(earlier)
+}
+async function part() {
+  const joins = journal.live.filter(e => e.kind === 'join' && e.tripId !== trip.value!.id)
+  for (const { id, tripId } of joins) await journal.log('undo', { entryId: id }, session.instant(), tripId)
+  await closed()
+  others.value = await api<TripSummary[]>('trips')
+}
+/** Runs a change; a failure is said. */
+async function change(what: () => Promise<unknown>) {
+  try {
+    await what()
+  }
+  catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error)
+  }
+}
 /** What was put right reaches the water's record once it is sent. */
 async function closed() {
   editing.value = null
@@ -119,6 +152,33 @@ useHead({ title: () => (trip.value ? `${dateText(trip.value.startedAt, zone.valu
           <dt>rate</dt><dd>{{ rate }}</dd>
         </div>
       </dl>
+
+      <p
+        v-for="o in beside"
+        :key="o.id"
+        class="beside"
+        data-test="beside"
+      >
+        <span>Another day on this water ran at the same time ({{ o.schools }} schools, {{ o.fish }} fish): another device's?</span>
+        <v-btn
+          class="plain"
+          @click="change(() => join(o.id))"
+        >
+          Put both together
+        </v-btn>
+      </p>
+      <p
+        v-if="journal.joined.length > 0"
+        class="beside"
+      >
+        <span>Put together from {{ journal.joined.length + 1 }} devices' days.</span>
+        <v-btn
+          class="quiet-btn"
+          @click="change(part)"
+        >
+          Take them apart
+        </v-btn>
+      </p>
 
       <h2>Schools of the day</h2>
       <p v-if="trip.schools.length === 0">
@@ -271,6 +331,7 @@ dd { font-size: 24px; font-weight: 750; }
 h3 { font-size: 17px; line-height: 1.3; }
 .produced { font-weight: 650; color: var(--kept); }
 .fish li { padding: 2px 0; }
+.beside { display: flex; flex-wrap: wrap; align-items: center; gap: 8px 14px; max-width: 860px; }
 .fix { font: inherit; font-size: 14px; color: var(--ink-2); background: none; border: 0; padding: 2px 6px; text-decoration: underline; text-underline-offset: 3px; cursor: pointer; }
 @media print { .fix, .page .v-btn { display: none; } }
 .wait { padding: 32px; }

@@ -30,9 +30,10 @@ const sheet = shallowRef<Sheet | null>(null)
 const panel = computed(() => (sheet.value?.kind === 'stretch' ? null : sheet.value))
 
 const tripId = computed(() => String(route.params.tripId))
-onMounted(async () => {
+watch(tripId, async () => {
   try {
     await Promise.all([session.load(), tackle.load(), journal.open(tripId.value)])
+    if (journal.partOf) return await navigateTo(`/log/${journal.partOf}`, { replace: true })
     if (journal.trip?.waterId) await Promise.all([waters.load(journal.trip.waterId), ladders.load(journal.trip.waterId)])
     const wanted = typeof route.query.place === 'string' ? waters.placeById(route.query.place) : null
     if (wanted && !visit.value && journal.trip?.endedAt === null) await arrive(wanted.id)
@@ -40,7 +41,7 @@ onMounted(async () => {
   catch (error) {
     problem.value = error instanceof Error ? error.message : String(error)
   }
-})
+}, { immediate: true })
 
 /** stop at which the advice was told to be quiet */
 const hushed = ref<string | null>(null)

@@ -1,9 +1,12 @@
 import { unknownThing } from '../../services/fault'
-import { tripEntries } from '../../services/tripEntries'
+import { freshenReadTables } from '../../services/readTables'
+import { dayEntries } from '../../services/tripEntries'
 
 export default route(({ event, db, angler }) => {
   const id = pathId(event)
-  const entries = tripEntries(db, angler.id, id)
+  // Which days are joined is known from the read tables.
+  freshenReadTables(db, angler.id)
+  const entries = dayEntries(db, angler.id, id)
   if (entries.length === 0) throw unknownThing('trip', id)
   return { entries }
 })
