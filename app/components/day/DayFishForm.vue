@@ -56,6 +56,7 @@ async function save() {
   <v-dialog
     :model-value="true"
     max-width="520"
+    :aria-label="fish ? `The fish of ${time}` : 'A forgotten fish'"
     @update:model-value="$emit('close')"
   >
     <form

@@ -41,6 +41,7 @@ function save() {
   <v-dialog
     :model-value="true"
     max-width="520"
+    :aria-label="name"
     @update:model-value="$emit('close')"
   >
     <form

@@ -5,20 +5,22 @@ defineProps<{ cautions: readonly Caution[] }>()
 </script>
 
 <template>
-  <ul
+  <div
     v-if="cautions.length > 0"
     class="cautions"
     role="status"
     data-test="cautions"
   >
-    <li
-      v-for="c in cautions"
-      :key="c.key"
-      :class="`tone-${c.tone}`"
-    >
-      {{ c.text }}
-    </li>
-  </ul>
+    <ul>
+      <li
+        v-for="c in cautions"
+        :key="c.key"
+        :class="`tone-${c.tone}`"
+      >
+        {{ c.text }}
+      </li>
+    </ul>
+  </div>
 </template>
 
 <style scoped>

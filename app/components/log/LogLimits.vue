@@ -11,20 +11,22 @@ const lines = computed(() => countLimits({ rules: session.angler?.limits ?? [], 
 </script>
 
 <template>
-  <ul
+  <div
     v-if="lines.length > 0"
     class="limits"
     role="status"
     data-test="limits"
   >
-    <li
-      v-for="l in lines"
-      :key="l.text"
-      :class="l.now ? 'tone-now' : 'tone-careful'"
-    >
-      {{ l.text }}
-    </li>
-  </ul>
+    <ul>
+      <li
+        v-for="l in lines"
+        :key="l.text"
+        :class="l.now ? 'tone-now' : 'tone-careful'"
+      >
+        {{ l.text }}
+      </li>
+    </ul>
+  </div>
 </template>
 
 <style scoped>
