@@ -11,7 +11,7 @@ const props = defineProps<{ /** none: a forgotten one */ fish: LoggedFish | null
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const journal = useJournal()
-const problem = ref<string | null>(null)
+const { problem, act } = useRepair(() => emit('close'))
 const NONE = 'none'
 const STRIKE_WORDS = { fall: 'on the fall', pull: 'on the pull', still: 'lying still' } as const
 
@@ -37,15 +37,6 @@ function read(): { atMs: number, body: EntryBodies['fish'] } | null {
   const round = (m: number) => (m > 0 ? Math.round(m * 1000) / 1000 : null)
   return { atMs, body: { schoolId: schoolId.value === NONE ? null : schoolId.value, species: species.value, fate: fate.value, strike: strike.value, lengthM: lengthM.value < 0.02 ? null : round(lengthM.value), depthM: round(depthM.value) } }
 }
-async function act(what: () => Promise<unknown>) {
-  try {
-    await what()
-    emit('close')
-  }
-  catch (error) {
-    problem.value = `Not kept: ${error instanceof Error ? error.message : String(error)}`
-  }
-}
 async function save() {
   const made = read()
   if (made) await act(() => (start ? journal.amend(start.id, 'fish', made.body) : journal.log('fish', made.body, made.atMs)))
@@ -53,99 +44,66 @@ async function save() {
 </script>
 
 <template>
-  <v-dialog
-    :model-value="true"
-    max-width="520"
-    :aria-label="fish ? `The fish of ${time}` : 'A forgotten fish'"
-    @update:model-value="$emit('close')"
+  <DayForm
+    data-test="fish-form"
+    :title="fish ? `The fish of ${time}` : 'A forgotten fish'"
+    :keep="fish ? 'Keep it so' : 'Add it'"
+    :removable="fish !== null"
+    :problem="problem"
+    @save="save"
+    @remove="act(() => journal.undo(fish!.id))"
+    @close="$emit('close')"
   >
-    <form
-      class="sheet form"
-      data-test="fish-form"
-      @submit.prevent="save"
-    >
-      <h2>{{ fish ? `The fish of ${time}` : 'A forgotten fish' }}</h2>
-      <v-text-field
-        v-if="!fish"
-        v-model="time"
-        label="time"
-        placeholder="9:40"
-        autocomplete="off"
+    <v-text-field
+      v-if="!fish"
+      v-model="time"
+      label="time"
+      placeholder="9:40"
+      autocomplete="off"
+    />
+    <v-select
+      v-model="schoolId"
+      label="school"
+      :items="[{ value: NONE, title: 'none of them' }, ...schools.map(s => ({ value: s.id, title: `${clockText(Date.parse(s.at), zone)} ${s.name}` }))]"
+    />
+    <v-select
+      v-model="species"
+      label="fish"
+      :items="[none, ...SPECIES.map(s => ({ value: s, title: speciesName(s) }))]"
+    />
+    <FrameSlider
+      label="length"
+      :model-value="lengthM"
+      :min="0"
+      :max="0.6"
+      :step="lengthStep"
+      :text="lengthM < 0.02 ? 'not measured' : formatLength(lengthM, session.units)"
+      @update:model-value="lengthM = $event"
+    />
+    <FrameSlider
+      label="depth"
+      :model-value="depthM"
+      :min="0"
+      :max="20"
+      :step="depthUnitM(session.units) / 2"
+      :text="depthM > 0 ? formatDepth(depthM, session.units) : 'not said'"
+      @update:model-value="depthM = $event"
+    />
+    <div class="pair">
+      <v-select
+        v-model="fate"
+        label="kept or released"
+        :items="[none, ...FATES.map(f => ({ value: f, title: f }))]"
       />
       <v-select
-        v-model="schoolId"
-        label="school"
-        :items="[{ value: NONE, title: 'none of them' }, ...schools.map(s => ({ value: s.id, title: `${clockText(Date.parse(s.at), zone)} ${s.name}` }))]"
+        v-model="strike"
+        label="it took"
+        :items="[none, ...STRIKES.map(s => ({ value: s, title: STRIKE_WORDS[s] }))]"
       />
-      <v-select
-        v-model="species"
-        label="fish"
-        :items="[none, ...SPECIES.map(s => ({ value: s, title: speciesName(s) }))]"
-      />
-      <FrameSlider
-        label="length"
-        :model-value="lengthM"
-        :min="0"
-        :max="0.6"
-        :step="lengthStep"
-        :text="lengthM < 0.02 ? 'not measured' : formatLength(lengthM, session.units)"
-        @update:model-value="lengthM = $event"
-      />
-      <FrameSlider
-        label="depth"
-        :model-value="depthM"
-        :min="0"
-        :max="20"
-        :step="depthUnitM(session.units) / 2"
-        :text="depthM > 0 ? formatDepth(depthM, session.units) : 'not said'"
-        @update:model-value="depthM = $event"
-      />
-      <div class="pair">
-        <v-select
-          v-model="fate"
-          label="kept or released"
-          :items="[none, ...FATES.map(f => ({ value: f, title: f }))]"
-        />
-        <v-select
-          v-model="strike"
-          label="it took"
-          :items="[none, ...STRIKES.map(s => ({ value: s, title: STRIKE_WORDS[s] }))]"
-        />
-      </div>
-      <p
-        v-if="problem"
-        role="alert"
-        class="tone-now"
-      >
-        {{ problem }}
-      </p>
-      <div class="acts">
-        <v-btn
-          class="main"
-          type="submit"
-        >
-          {{ fish ? 'Keep it so' : 'Add it' }}
-        </v-btn>
-        <v-btn
-          v-if="fish"
-          class="plain"
-          @click="act(() => journal.undo(fish!.id))"
-        >
-          Take it out
-        </v-btn>
-        <v-btn
-          class="quiet-btn"
-          @click="$emit('close')"
-        >
-          Leave it
-        </v-btn>
-      </div>
-    </form>
-  </v-dialog>
+    </div>
+  </DayForm>
 </template>
 
 <style scoped>
-.form { padding: 18px 20px; display: flex; flex-direction: column; gap: 14px; max-height: 92dvh; overflow-y: auto; }
 .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
-.acts { display: flex; flex-wrap: wrap; gap: 10px; }
 </style>

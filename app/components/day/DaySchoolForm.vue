@@ -9,7 +9,7 @@ const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const waters = useWater()
 const journal = useJournal()
-const problem = ref<string | null>(null)
+const { problem, act } = useRepair(() => emit('close'))
 const ELSEWHERE = 'elsewhere'
 const placeId = ref(props.school.placeId ?? ELSEWHERE)
 const topM = ref(props.school.topM)
@@ -19,15 +19,6 @@ const tightness = ref(props.school.tightness)
 const step = computed(() => depthUnitM(session.units) / 2)
 const places = computed(() => [{ value: ELSEWHERE, title: 'somewhere else' }, ...waters.places.map(p => ({ value: p.id, title: p.name }))])
 
-async function act(what: () => Promise<unknown>) {
-  try {
-    await what()
-    emit('close')
-  }
-  catch (error) {
-    problem.value = `Not kept: ${error instanceof Error ? error.message : String(error)}`
-  }
-}
 function save() {
   const { marks, company, distanceM } = props.school
   const round = (m: number) => Math.round(m * 1000) / 1000
@@ -38,87 +29,52 @@ function save() {
 </script>
 
 <template>
-  <v-dialog
-    :model-value="true"
-    max-width="520"
-    :aria-label="name"
-    @update:model-value="$emit('close')"
+  <DayForm
+    data-test="school-form"
+    :title="name"
+    keep="Keep it so"
+    removable
+    :problem="problem"
+    @save="save"
+    @remove="act(() => journal.undo(school.id))"
+    @close="$emit('close')"
   >
-    <form
-      class="sheet form"
-      data-test="school-form"
-      @submit.prevent="save"
-    >
-      <h2>{{ name }}</h2>
-      <v-select
-        v-model="placeId"
-        label="place"
-        :items="places"
-      />
-      <FrameSlider
-        label="top of the fish"
-        :model-value="topM"
-        :min="0"
-        :max="deepestM"
-        :step="step"
-        :text="formatDepth(topM, session.units)"
-        @update:model-value="topM = $event; bottomM = Math.max(bottomM, $event); waterDepthM = Math.max(waterDepthM, bottomM)"
-      />
-      <FrameSlider
-        label="lowest of them"
-        :model-value="bottomM"
-        :min="0"
-        :max="deepestM"
-        :step="step"
-        :text="formatDepth(bottomM, session.units)"
-        @update:model-value="bottomM = $event; topM = Math.min(topM, $event); waterDepthM = Math.max(waterDepthM, $event)"
-      />
-      <FrameSlider
-        label="water depth"
-        :model-value="waterDepthM"
-        :min="0"
-        :max="deepestM"
-        :step="step"
-        :text="formatDepth(waterDepthM, session.units)"
-        @update:model-value="waterDepthM = $event; bottomM = Math.min(bottomM, $event); topM = Math.min(topM, bottomM)"
-      />
-      <v-select
-        v-model="tightness"
-        label="how tight"
-        :items="[...TIGHTNESS]"
-      />
-      <p
-        v-if="problem"
-        role="alert"
-        class="tone-now"
-      >
-        {{ problem }}
-      </p>
-      <div class="acts">
-        <v-btn
-          class="main"
-          type="submit"
-        >
-          Keep it so
-        </v-btn>
-        <v-btn
-          class="plain"
-          @click="act(() => journal.undo(school.id))"
-        >
-          Take it out
-        </v-btn>
-        <v-btn
-          class="quiet-btn"
-          @click="$emit('close')"
-        >
-          Leave it
-        </v-btn>
-      </div>
-    </form>
-  </v-dialog>
+    <v-select
+      v-model="placeId"
+      label="place"
+      :items="places"
+    />
+    <FrameSlider
+      label="top of the fish"
+      :model-value="topM"
+      :min="0"
+      :max="deepestM"
+      :step="step"
+      :text="formatDepth(topM, session.units)"
+      @update:model-value="topM = $event; bottomM = Math.max(bottomM, $event); waterDepthM = Math.max(waterDepthM, bottomM)"
+    />
+    <FrameSlider
+      label="lowest of them"
+      :model-value="bottomM"
+      :min="0"
+      :max="deepestM"
+      :step="step"
+      :text="formatDepth(bottomM, session.units)"
+      @update:model-value="bottomM = $event; topM = Math.min(topM, $event); waterDepthM = Math.max(waterDepthM, $event)"
+    />
+    <FrameSlider
+      label="water depth"
+      :model-value="waterDepthM"
+      :min="0"
+      :max="deepestM"
+      :step="step"
+      :text="formatDepth(waterDepthM, session.units)"
+      @update:model-value="waterDepthM = $event; bottomM = Math.min(bottomM, $event); topM = Math.min(topM, bottomM)"
+    />
+    <v-select
+      v-model="tightness"
+      label="how tight"
+      :items="[...TIGHTNESS]"
+    />
+  </DayForm>
 </template>
-
-<style scoped>
-.form { padding: 18px 20px; display: flex; flex-direction: column; gap: 14px; max-height: 92dvh; overflow-y: auto; }
-.acts { display: flex; flex-wrap: wrap; gap: 10px; }
-</style>

@@ -25,7 +25,6 @@ const measured = ref(logged.value?.lengthM != null)
 const fate = ref<Fate>(logged.value?.fate ?? lastMeasured?.fate ?? 'released')
 const strike = ref<Strike | null>(logged.value?.strike ?? null)
 const depthM = ref(logged.value?.depthM ?? 2)
-const STRIKE_WORDS: Record<Strike, string> = { fall: 'fall', pull: 'pull', still: 'still' }
 const problem = ref<string | null>(null)
 const more = ref(false)
 const shown = computed(() => (more.value ? order : order.slice(0, 2)))
@@ -56,21 +55,12 @@ async function save() {
     title="Counted. What was it?"
     @close="$emit('close')"
   >
-    <div
-      class="chips"
-      role="group"
-      aria-label="species"
+    <LogChips
+      label="species"
+      :options="shown.map(s => ({ value: s, text: speciesName(s) }))"
+      :holds="s => species === s"
+      @pick="species = $event"
     >
-      <button
-        v-for="s in shown"
-        :key="s"
-        type="button"
-        class="chip thumb"
-        :aria-pressed="species === s"
-        @click="species = s"
-      >
-        {{ speciesName(s) }}
-      </button>
       <button
         v-if="!more"
         type="button"
@@ -79,7 +69,7 @@ async function save() {
       >
         another …
       </button>
-    </div>
+    </LogChips>
     <p
       v-if="species === 'blackCrappie' || species === 'whiteCrappie'"
       class="quiet"
@@ -106,39 +96,19 @@ async function save() {
       :text="formatDepth(depthM, session.units)"
       @update:model-value="depthM = $event"
     />
-    <div
-      class="chips"
-      role="group"
-      aria-label="kept or released"
-    >
-      <button
-        v-for="f in FATES"
-        :key="f"
-        type="button"
-        class="chip thumb"
-        :aria-pressed="fate === f"
-        @click="fate = f"
-      >
-        {{ f }}
-      </button>
-    </div>
-    <div
-      class="chips took"
-      role="group"
-      aria-label="it took on the"
-    >
-      <span class="quiet">took on the</span>
-      <button
-        v-for="t in STRIKES"
-        :key="t"
-        type="button"
-        class="chip thumb"
-        :aria-pressed="strike === t"
-        @click="strike = strike === t ? null : t"
-      >
-        {{ STRIKE_WORDS[t] }}
-      </button>
-    </div>
+    <LogChips
+      label="kept or released"
+      :options="FATES.map(f => ({ value: f, text: f }))"
+      :holds="f => fate === f"
+      @pick="fate = $event"
+    />
+    <LogChips
+      label="took on the"
+      shown
+      :options="STRIKES.map(t => ({ value: t, text: t }))"
+      :holds="t => strike === t"
+      @pick="strike = strike === $event ? null : $event"
+    />
     <p
       v-if="depthM > 9"
       class="tone-careful"
@@ -164,8 +134,3 @@ async function save() {
     </template>
   </LogPanel>
 </template>
-
-<style scoped>
-.took { align-items: center; }
-.took .chip { flex: 1 1 0; padding: 6px; }
-</style>

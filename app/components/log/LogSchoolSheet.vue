@@ -95,54 +95,24 @@ async function save() {
     >
       Water depth is the boat's sounder's, {{ formatDepth(boat.now.depthM, session.units) }}.
     </p>
-    <div
-      class="chips"
-      role="group"
-      aria-label="how tight"
-    >
-      <button
-        v-for="t in TIGHTNESS"
-        :key="t"
-        type="button"
-        class="chip thumb"
-        :aria-pressed="tightness === t"
-        @click="tightness = t"
-      >
-        {{ t }}
-      </button>
-    </div>
-    <div
-      class="chips"
-      role="group"
-      aria-label="size of the marks"
-    >
-      <button
-        v-for="m in MARK_SIZES"
-        :key="m"
-        type="button"
-        class="chip thumb"
-        :aria-pressed="marks === m"
-        @click="marks = marks === m ? null : m"
-      >
-        {{ m }}
-      </button>
-    </div>
-    <div
-      class="chips"
-      role="group"
-      aria-label="who else is there"
-    >
-      <button
-        v-for="c in COMPANY"
-        :key="c"
-        type="button"
-        class="chip thumb"
-        :aria-pressed="company.includes(c)"
-        @click="toggle(c)"
-      >
-        {{ c }}
-      </button>
-    </div>
+    <LogChips
+      label="how tight"
+      :options="TIGHTNESS.map(t => ({ value: t, text: t }))"
+      :holds="t => tightness === t"
+      @pick="tightness = $event"
+    />
+    <LogChips
+      label="size of the marks"
+      :options="MARK_SIZES.map(m => ({ value: m, text: m }))"
+      :holds="m => marks === m"
+      @pick="marks = marks === $event ? null : $event"
+    />
+    <LogChips
+      label="who else is there"
+      :options="COMPANY.map(c => ({ value: c, text: c }))"
+      :holds="c => company.includes(c)"
+      @pick="toggle"
+    />
     <FrameSlider
       thumb
       label="away from the boat"
