@@ -9,8 +9,11 @@ test('rules that were entered are counted on the water, with a warning one befor
   await form.getByRole('button', { name: 'white crappie' }).click()
   await form.getByLabel('fish a day').fill('2')
   await form.getByLabel('shortest').fill('9')
+  // It shows before the server has it.
+  const kept = page.waitForResponse(r => r.request().method() === 'PATCH' && r.ok())
   await form.getByRole('button', { name: 'Add the rule' }).click()
   await expect(page.getByTestId('rules')).toContainText('black crappie, white crappie 2 a day, 9 in at least')
+  await kept
   await page.reload()
   await expect(page.getByTestId('rules')).toContainText('2 a day', { timeout: 40_000 })
 

@@ -48,6 +48,8 @@ test('installed and taken along, the app opens cold without a network, logs a st
   await page.getByTestId('save-fish').click()
   logged += 2
   await page.getByTestId('take').click()
+  // The sheet comes a frame after the count.
+  await page.getByTestId('save-fish').waitFor()
   await page.keyboard.press('Escape')
   await page.getByTestId('save-fish').waitFor({ state: 'hidden' })
   await page.getByTestId('tap').click()

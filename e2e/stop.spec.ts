@@ -19,6 +19,9 @@ test('the second fish does not wait for the first one\'s sheet, casts are tapped
   await page.getByRole('button', { name: 'white crappie' }).waitFor()
   await page.getByTestId('take').click()
   await expect(page.getByTestId('take')).toContainText('2')
+  // The second fish's own sheet takes the first one's place a frame later.
+  await page.clock.fastForward(100)
+  await page.waitForTimeout(300)
   await page.getByRole('button', { name: 'white crappie' }).click()
   await page.getByRole('button', { name: 'pull', exact: true }).click()
   await page.getByRole('slider', { name: 'length' }).press('ArrowRight')
@@ -133,6 +136,7 @@ test('two devices in one boat fill one day, each with its own rig and its own un
   await page.getByTestId('where').getByRole('button', { name: /Kiln brush, step 2/ }).click({ timeout: 40_000 })
   await page.getByRole('button', { name: /tap when tied on/ }).click()
   await page.getByTestId('take').click()
+  await page.getByTestId('save-fish').waitFor()
   await page.keyboard.press('Escape')
   await expect(page.getByTestId('unsent')).toHaveText('all sent', { timeout: 15_000 })
 
@@ -144,6 +148,7 @@ test('two devices in one boat fill one day, each with its own rig and its own un
   await expect(other.getByRole('button', { name: /tap when tied on/ })).toBeVisible()
   await expect(other.getByTestId('undo')).toBeDisabled()
   await other.getByTestId('take').click()
+  await other.getByTestId('save-fish').waitFor()
   await other.keyboard.press('Escape')
   await expect(other.getByTestId('take')).toContainText('2')
   await expect(other.getByTestId('unsent')).toHaveText('all sent', { timeout: 15_000 })

@@ -41,11 +41,14 @@ export const useBoat = defineStore('boat', () => {
   }
   /** Listens while a component that asks for it is on the page. */
   function follow() {
+    let mine = false
     watch(() => session.angler !== null, (known) => {
-      if (known && listeners++ === 0) listen()
+      if (!known || mine) return
+      mine = true
+      if (listeners++ === 0) listen()
     }, { immediate: true })
     onScopeDispose(() => {
-      if (listeners > 0 && --listeners === 0) hush()
+      if (mine && --listeners === 0) hush()
     })
   }
 

@@ -51,6 +51,24 @@ describe('the boat\'s instruments', () => {
     expect(boatNow(state, 20_000).position).toBeNull()
   })
 
+  it('takes way and course from the second sentence of an instant, in whichever order they come', () => {
+    const gga = (second: number) => nmeaSentence(`GPGGA,1100${two(second)}.00,4012.00000,N,08836.00000,W,1,9,0.9,180,M,,M,,`)
+    const state = after([[1000, gga(1)], [1050, rmc(1, 12, 36)], [2000, gga(2)], [2050, rmc(2, 12, 36, '6.0,95.0')]])
+    expect(boatNow(state, 2100)).toMatchObject({ courseDeg: 95 })
+    expect(boatNow(state, 2100).speedMS).toBeCloseTo(3.087, 3)
+    // A receiver that stands still says its old way too, which is not taken for new.
+    expect(boatNow(after([[20_000, rmc(2, 12, 36, '6.0,95.0')]], state), 20_000).speedMS).toBeNull()
+  })
+
+  it('goes by the clock of a receiver that never says the day, past midnight too', () => {
+    const gga = (clock: string, north = '4012.00000') => nmeaSentence(`GPGGA,${clock}.00,${north},N,08836.00000,W,1,9,0.9,180,M,,M,,`)
+    const frozen = after([[0, gga('110001')], ...Array.from({ length: 20 }, (_, i): [number, string] => [(i + 1) * 1000, gga('110001')])])
+    expect(boatNow(frozen, 20_000).position).toBeNull()
+    const past = after([[0, gga('235959')], [1000, gga('000000', '4012.00200')], [2000, gga('000001', '4012.00400')]])
+    expect(past.position!.value.latDeg).toBeCloseTo(40.2000667, 6)
+    expect(past.left).toBe(0)
+  })
+
   it('is not moved by an older fix', () => {
     const state = after([[0, rmc(30, 12, 36)], [1000, rmc(10, 12.01, 36)]])
     expect(state.position!.value.latDeg).toBeCloseTo(40.2, 9)

@@ -42,6 +42,9 @@ const FASTEST_MS = 40
 const WANDER_M = 30
 /** Fixes that agree before a jump is believed. */
 const AGREE = 3
+/** Sentences of one instant arrive within this, ms. */
+const SAME_MS = 1500
+const HALF_DAY_MS = 43_200_000
 const DEEPEST_M = 150
 const COLDEST_C = -2
 const WARMEST_C = 45
@@ -72,7 +75,8 @@ export function hear(before: Instruments, line: string, atMs: number): Instrumen
       if (typeof fix === 'string') return refuse()
       const moved = moveTo({ ...state, dayMs }, fix, fix.atMs, atMs)
       if (!moved) return refuse()
-      if (moved.position?.atMs !== atMs) return moved
+      // Where the position of this instant came with another sentence just now, the way over ground is still this one's to say.
+      if (!moved.position || atMs - moved.position.atMs > SAME_MS || moved.doubted) return moved
       const [knots, course] = [figure(f[6]), figure(f[7])]
       return {
         ...moved,
@@ -82,7 +86,8 @@ export function hear(before: Instruments, line: string, atMs: number): Instrumen
     }
     case 'GGA': {
       if (!f[5] || f[5] === '0') return refuse()
-      const fix = fixOf(f[1], f[2], f[3], f[4], f[0], state.dayMs)
+      // A receiver that never says the day still has a clock that has to go on.
+      const fix = fixOf(f[1], f[2], f[3], f[4], f[0], state.dayMs ?? 0)
       if (typeof fix === 'string') return refuse()
       return moveTo(state, fix, fix.atMs, atMs) ?? refuse()
     }
@@ -140,7 +145,8 @@ function moveTo(state: Instruments, { lonDeg, latDeg }: Position, clockMs: numbe
   if (clockMs !== null && state.clockMs !== null) {
     // A second sentence of the same instant says the same place; an older one is a replay.
     if (clockMs === state.clockMs) return state
-    if (clockMs < state.clockMs) return null
+    // At midnight the hours begin anew before the new date is said.
+    if (clockMs < state.clockMs && state.clockMs - clockMs < HALF_DAY_MS) return null
   }
   const position = { lonDeg, latDeg }
   const taken = (): Instruments => ({ ...state, position: { value: position, atMs }, clockMs: clockMs ?? state.clockMs, doubted: null })
