@@ -20,7 +20,7 @@ export interface BoatOptions {
 }
 
 const KNOT_MS = 1852 / 3600
-/** A boat that lies to its spot-lock wanders so far, m. */
+/** A boat that holds itself in place wanders so far, m. */
 const SWING_M = 2.5
 const VARIATION_DEG = -3
 
