@@ -1,4 +1,5 @@
-import { adviseStay, type Stretch } from '../core/school/adviseStay'
+import { adviseStay } from '../core/school/adviseStay'
+import type { Stretch } from '../core/school/placeBelief'
 import { gammaDraw } from '../core/numeric/gammaDraw'
 import { seededRandom } from '../core/numeric/random'
 
@@ -11,32 +12,36 @@ export interface StayWorld {
   fadeMin: number
   /** each fish taken puts the rest off by so much as well, share */
   takenShare: number
+  /** follows and taps that are counted for each fish that bites; 0: nobody counts them */
+  signsPerFish: number
   travelMin: number
   dayMin: number
 }
 
 const ASK_MIN = 4
-/** Signs for each fish that bites. */
-const FOLLOWS = 1.2
-const TAPS = 0.6
+/** Of three signs so many are follows, the rest taps. */
+const FOLLOW_SHARE = 2 / 3
 
 export type Leaver = (at: { stretches: Stretch[], minutes: number, ratePerMin: number, left: number, world: StayWorld }) => boolean
 
-/** Fish of a day with a rule for leaving; places are drawn anew at each stop from the world's spread. */
+/**
+ * Fish of a day with a rule for leaving. Places are drawn anew at each stop from the world's spread; the first, second, third place of a day and its luck
+ * at each minute are the same for every rule, so that rules differ by what they do and little by chance.
+ */
 export function fishDay(world: StayWorld, leave: Leaver, seed: number): number {
-  const random = seededRandom(seed)
   let total = 0
   let left = world.dayMin
-  while (left > 0) {
-    let rate = gammaDraw(1 / world.patchy ** 2, random) * world.patchy ** 2 * world.meanPerHour / 60
+  for (let stop = 0; left > 0; stop++) {
+    let rate = gammaDraw(1 / world.patchy ** 2, drawsOf(world, seed, stop, 0)) * world.patchy ** 2 * world.meanPerHour / 60
     const stretches: Stretch[] = []
     let minutes = 0
     for (;;) {
+      const random = drawsOf(world, seed, stop, minutes + 1)
       const spell = Math.min(ASK_MIN, left)
       const mean = rate * world.fadeMin * -Math.expm1(-spell / world.fadeMin)
       const catches = poisson(mean, random)
       total += catches
-      stretches.push({ minutes: spell, presentations: Math.round(spell * 1.2), catches, follows: poisson(FOLLOWS * mean, random), taps: poisson(TAPS * mean, random) })
+      stretches.push({ minutes: spell, presentations: Math.round(spell * 1.2), catches, follows: poisson(world.signsPerFish * FOLLOW_SHARE * mean, random), taps: poisson(world.signsPerFish * (1 - FOLLOW_SHARE) * mean, random) })
       rate *= Math.exp(-spell / world.fadeMin) * (1 - world.takenShare) ** catches
       minutes += spell
       left -= spell
@@ -59,15 +64,28 @@ export const byClock = (stayMin: number): Leaver => ({ minutes }) => minutes >= 
 /** Knows what bites here now, and leaves below a rate that was chosen with hindsight for the world. */
 export const byThreshold = (perHour: number): Leaver => ({ ratePerMin, left, world }) => left > world.travelMin && ratePerMin * 60 < perHour
 
+/** A stream of its own for each place and minute of a day; worlds share no luck, so that what they have in common averages out. */
+function drawsOf(world: StayWorld, ...key: number[]): () => number {
+  let mix = 0x9e3779b9
+  for (const part of [world.patchy * 100, world.fadeMin, world.travelMin, world.meanPerHour * 100, ...key]) {
+    mix = Math.imul(mix ^ Math.round(part), 0x85ebca6b)
+    mix ^= mix >>> 15
+  }
+  return seededRandom(mix)
+}
+
 function poisson(mean: number, random: () => number): number {
   let [n, p] = [0, random()]
   for (const floor = Math.exp(-mean); p > floor; n++) p *= random()
   return n
 }
 
-/** Worlds that are judged: how patchy, how fast the bite fades, how far the run. */
+/** Worlds that are judged: how patchy, how fast the bite fades, how far the run; signs are counted. */
 export const STAY_WORLDS: readonly StayWorld[] = [[1.1, 20, 4], [1.1, 40, 9], [1.1, 90, 12], [1.4, 20, 9], [1.4, 45, 5], [1.4, 90, 15], [1.8, 30, 12], [1.8, 60, 6]]
-  .map(([patchy, fadeMin, travelMin]) => ({ name: `spread ${patchy}, fades in ${fadeMin} min, run ${travelMin} min`, meanPerHour: 8, patchy: patchy!, fadeMin: fadeMin!, travelMin: travelMin!, takenShare: 0.01, dayMin: 480 }))
+  .map(([patchy, fadeMin, travelMin]) => ({ name: `spread ${patchy}, fades in ${fadeMin} min, run ${travelMin} min`, meanPerHour: 8, patchy: patchy!, fadeMin: fadeMin!, travelMin: travelMin!, takenShare: 0.01, signsPerFish: 1.8, dayMin: 480 }))
+
+/** The same where nobody counts looks, follows and taps. */
+export const UNCOUNTED_WORLDS: readonly StayWorld[] = STAY_WORLDS.map(w => ({ ...w, name: `${w.name}, no signs counted`, signsPerFish: 0 }))
 
 export interface StayScore { world: StayWorld, advised: number, clock: number, knowing: number }
 

@@ -1,8 +1,6 @@
 import { NOT_NEGATIVE, POSITIVE, requireNumber } from '../guard'
-import { gammaShares, logGamma } from '../numeric/gamma'
-
-/** A spell at the place, oldest first. */
-export interface Stretch { minutes: number, presentations: number, catches: number, taps: number, follows: number }
+import { believePlace, caughtShare, expectedFish, FADES_MIN, fadeShares, type Stretch, type Supposition } from './placeBelief'
+import { restOfDay } from './restOfDay'
 
 export interface AdviseStayOptions {
   /** what places like this give, fish an hour: Gamma(alpha, beta) */
@@ -26,15 +24,8 @@ export interface StayAdvice {
   why: StayReason[]
 }
 
-/** How long a bite lasts, minutes to 1/e: it is not known, so all of these are held possible. */
-const FADES_MIN = [8, 16, 32, 64, 128, 100_000]
-const FADE_SHARES = [0.04, 0.12, 0.24, 0.3, 0.2, 0.1]
-const RATES = 24
-const FRESH_RATES = 12
 /** Minutes of looking before a place is left, unless nothing at all shows. */
 const MIN_PROBE = 8
-/** A new place takes this long to be known. */
-const LEARN_MIN = 6
 /** How far ahead staying is judged before the next look at the clock. */
 const AHEAD_MIN = 12
 const STEP_MIN = 4
@@ -44,12 +35,12 @@ const MARGIN = 0.02
 /** Signs in the last spells that ask for a change before a move. */
 const SIGNS = 3
 const CHANGE_WORTH = 0.2
-/** For so long fish that show themselves and take nothing are given changes, whatever waits elsewhere; in simulated days it costs nothing. */
-const TEASED_MIN = 30
+/** For so long fish that show themselves and take nothing are given changes, whatever waits elsewhere; where no change is a cure it costs nothing that can be measured (docs/benchmarks.md). */
+const TEASED_MIN = 20
 
 /**
  * Stay, change or go (MATH §13). What is believed of the place is a Gamma prior times unknown fading, updated with catches over effort, so that a
- * dying bite shows. It is weighed against the rest of the day spent elsewhere: places as unsure as they are, each left in its own time, the runs
+ * dying bite shows (`believePlace`). It is weighed against the rest of the day spent elsewhere: places as unsure as they are, each left in its own time, the runs
  * counted, worked backward from the end of the day. Staying counts what the next minutes would teach. Looks, follows and taps without a take ask for
  * a change before a move.
  * @throws RangeError for a prior that is not above 0, or a negative figure
@@ -65,15 +56,15 @@ export function adviseStay({ prior, stretches, elsewhere, minutesLeft }: AdviseS
     for (const key of ['minutes', 'presentations', 'catches', 'taps', 'follows'] as const) requireNumber(`stretches[${i}].${key}`, s[key], NOT_NEGATIVE)
   })
   const left = Math.min(LONGEST_MIN, minutesLeft)
-  const belief = believe(prior, stretches)
+  const belief = believePlace(prior, stretches)
   const here = stretches.reduce((sum, s) => sum + s.minutes, 0)
   const caught = stretches.reduce((sum, s) => sum + s.catches, 0)
-  const rest = restOfDay(elsewhere, belief.fades, left)
+  const rest = restOfDay(elsewhere, fadeShares(belief), left)
   const goNow = rest(left - elsewhere.travelMin)
   const staying = stayValue(belief, here, left, elsewhere.travelMin, rest)
 
   const ahead = Math.max(1, Math.min(left, 30))
-  const ratePerHour = (60 * expected(belief, here, ahead)) / ahead
+  const ratePerHour = (60 * expectedFish(belief, here, ahead)) / ahead
   const elsewherePerHour = left > 0 ? (60 * goNow) / left : 0
   const recent = lastMinutes(stretches, 15)
   const signs = stretches.reduce((sum, s) => sum + s.taps + s.follows, 0)
@@ -99,131 +90,43 @@ export function adviseStay({ prior, stretches, elsewhere, minutesLeft }: AdviseS
   return { action, ratePerHour, elsewherePerHour, byFish: action === 'go' ? betterBy : -betterBy, why }
 }
 
-interface Belief {
-  /** fish a minute on arrival, by how the bite fades, with what is believed of each pair; flat: fade-major */
-  rates: number[]
-  weights: number[]
-  /** shares of the fades alone */
-  fades: number[]
-}
-
-/** Follows and taps for each fish that bites: not known either; none at all, where nobody counts them. */
-const SIGNS_PER_FISH = [0, 0.4, 1, 2.5]
-const SIGN_SHARES = [0.4, 0.2, 0.2, 0.2]
-/** Signs that come from fish that will not bite. */
-const STRAY_PER_MIN = 0.01
-
-/** Every pair of rate and fade, weighed by the catches, Poisson in the time that had passed, and by the follows and taps as far as they tell. */
-function believe({ alpha, beta }: { alpha: number, beta: number }, stretches: readonly Stretch[]): Belief {
-  const rates = gammaShares({ shape: alpha, rate: beta * 60, count: RATES })
-  const weights: number[] = []
-  const signLogs = SIGNS_PER_FISH.map(() => 0)
-  for (const [f, fadeMin] of FADES_MIN.entries()) {
-    for (const rate of rates) {
-      let log = Math.log(FADE_SHARES[f]! / RATES)
-      let from = 0
-      signLogs.fill(0)
-      for (const { minutes, catches, taps, follows } of stretches) {
-        if (minutes > 0) {
-          const mean = Math.max(1e-9, rate * caughtShare(fadeMin, from, from + minutes))
-          log += logPoisson(catches, mean)
-          for (const [k, perFish] of SIGNS_PER_FISH.entries()) signLogs[k]! += logPoisson(taps + follows, perFish * mean + STRAY_PER_MIN * minutes)
-        }
-        from += minutes
-      }
-      const most = Math.max(...signLogs)
-      weights.push(log + most + Math.log(signLogs.reduce((sum, l, k) => sum + SIGN_SHARES[k]! * Math.exp(l - most), 0)))
-    }
-  }
-  const most = Math.max(...weights)
-  const raised = weights.map(w => Math.exp(w - most))
-  const sum = raised.reduce((a, b) => a + b, 0)
-  const normal = raised.map(w => w / sum)
-  return { rates, weights: normal, fades: FADES_MIN.map((_, f) => normal.slice(f * RATES, (f + 1) * RATES).reduce((a, b) => a + b, 0)) }
-}
-
-const logPoisson = (n: number, mean: number) => n * Math.log(mean) - mean - logGamma(n + 1)
-/** ∫ exp(−t/fade) over minutes from…to. */
-const caughtShare = (fadeMin: number, from: number, to: number) => fadeMin * (Math.exp(-from / fadeMin) - Math.exp(-to / fadeMin))
-
-/** Fish expected in the coming minutes. */
-function expected({ rates, weights }: Belief, from: number, minutes: number): number {
-  let sum = 0
-  for (const [f, fadeMin] of FADES_MIN.entries()) {
-    const share = caughtShare(fadeMin, from, from + minutes)
-    for (let r = 0; r < RATES; r++) sum += weights[f * RATES + r]! * rates[r]! * share
-  }
-  return sum
-}
-
-/** Best of staying some time and then going on, for a belief that learns no more. */
-function commit(belief: Belief, from: number, left: number, travelMin: number, rest: (minutes: number) => number): number {
-  let best = 0
-  for (let stay = STEP_MIN; stay < 1.3 * left + STEP_MIN; stay = Math.max(stay + STEP_MIN, stay * 1.3)) {
-    const minutes = Math.min(left, stay)
-    best = Math.max(best, expected(belief, from, minutes) + rest(left - minutes - travelMin))
-  }
-  return best
-}
-
-/** What staying is worth: the fish of the next minutes, and after them the better of staying on and going, knowing what they will have shown. */
-function stayValue(belief: Belief, from: number, left: number, travelMin: number, rest: (minutes: number) => number): number {
+/**
+ * What staying is worth: the fish of the next minutes, and after them the better of going and staying on for some time, knowing how many there were.
+ * The number of fish is negative binomial under each supposition, and what it teaches is exact.
+ */
+function stayValue(belief: readonly Supposition[], from: number, left: number, travelMin: number, rest: (minutes: number) => number): number {
   const minutes = Math.min(AHEAD_MIN, left)
   if (minutes <= 0) return 0
   const leave = rest(left - minutes - travelMin)
-  const mean = expected(belief, from, minutes)
+  const after = staysOn(left - minutes).map(stay => ({ worth: rest(left - minutes - stay - travelMin), to: from + minutes + stay }))
+  const effort = belief.map(s => caughtShare(FADES_MIN[s.fade]!, from, from + minutes))
+  const perFish = belief.map((s, i) => after.map(({ to }) => caughtShare(FADES_MIN[s.fade]!, from + minutes, to) / (s.minutes + effort[i]!)))
+  const joint = belief.map((s, i) => s.weight * (s.minutes / (s.minutes + effort[i]!)) ** s.shape)
+  const mean = expectedFish(belief, from, minutes)
   const most = Math.ceil(mean + 4 * Math.sqrt(mean) + 3)
   let value = 0
   let covered = 0
   for (let n = 0; n <= most; n++) {
-    const joint: number[] = []
-    for (const [f, fadeMin] of FADES_MIN.entries()) {
-      const share = caughtShare(fadeMin, from, from + minutes)
-      for (let r = 0; r < RATES; r++) joint.push(belief.weights[f * RATES + r]! * Math.exp(logPoisson(n, Math.max(1e-9, belief.rates[r]! * share))))
-    }
+    if (n > 0) for (const [i, s] of belief.entries()) joint[i]! *= (((s.shape + n - 1) / n) * effort[i]!) / (s.minutes + effort[i]!)
     const chance = joint.reduce((a, b) => a + b, 0)
     if (chance < 1e-4) continue
     covered += chance
-    const after: Belief = { rates: belief.rates, weights: joint.map(w => w / chance), fades: belief.fades }
-    value += chance * (n + Math.max(leave, commit(after, from + minutes, left - minutes, travelMin, rest)))
+    let best = leave
+    for (const [k, { worth }] of after.entries()) {
+      let onward = 0
+      for (const [i, s] of belief.entries()) onward += joint[i]! * (s.shape + n) * perFish[i]![k]!
+      best = Math.max(best, worth + onward / chance)
+    }
+    value += chance * (n + best)
   }
   return covered > 0 ? value / covered : 0
 }
 
-/**
- * Fish that the rest of a day is worth on arrival at a place not yet known, worked backward from the end: each place is left when going on is worth
- * more. Its fading is half what was seen here and half what is held possible anywhere.
- */
-function restOfDay({ ratePerHour, sdPerHour, travelMin }: AdviseStayOptions['elsewhere'], fadesHere: readonly number[], left: number): (minutes: number) => number {
-  if (ratePerHour < 1e-6) return () => 0
-  const sd = Math.max(sdPerHour, 0.05 * ratePerHour)
-  const shape = (ratePerHour / sd) ** 2
-  const rates = gammaShares({ shape, rate: (shape / ratePerHour) * 60, count: FRESH_RATES })
-  const fades = FADE_SHARES.map((share, f) => 0.5 * share + 0.5 * fadesHere[f]!)
-  const steps = Math.ceil(left / STEP_MIN) + 1
-  const shareBy = Float64Array.from({ length: steps + 1 }, (_, k) => fades.reduce((sum, w, f) => sum + w * caughtShare(FADES_MIN[f]!, 0, k * STEP_MIN), 0))
-  const worth = new Float64Array(steps + 1)
-  const runSteps = travelMin / STEP_MIN
-  const at = (k: number) => {
-    if (k <= 0) return 0
-    const whole = Math.floor(k)
-    return worth[whole]! + (k - whole) * ((worth[whole + 1] ?? worth[whole]!) - worth[whole]!)
-  }
-  const probe = Math.ceil(LEARN_MIN / STEP_MIN)
-  for (let k = 1; k <= steps; k++) {
-    let sum = 0
-    for (const rate of rates) {
-      let best = 0
-      for (let stay = Math.min(k, probe); stay <= k; stay = Math.max(stay + 1, Math.round(stay * 1.2))) {
-        const value = rate * shareBy[stay]! + at(k - stay - runSteps)
-        if (value > best) best = value
-      }
-      best = Math.max(best, rate * shareBy[k]!)
-      sum += best
-    }
-    worth[k] = sum / FRESH_RATES
-  }
-  return minutes => at(minutes / STEP_MIN)
+/** Lengths of staying on that are weighed, finer near by. */
+function staysOn(left: number): number[] {
+  const stays: number[] = []
+  for (let stay = STEP_MIN; stay < 1.3 * left + STEP_MIN; stay = Math.max(stay + STEP_MIN, stay * 1.3)) stays.push(Math.min(left, stay))
+  return stays
 }
 
 /** What the last so many minutes brought, a spell that reaches farther back counted in part. */

@@ -1,5 +1,5 @@
 import { NOT_NEGATIVE, POSITIVE, requireNumber } from '../guard'
-import type { Stretch } from './adviseStay'
+import type { Stretch } from './placeBelief'
 import type { EffectiveEntry } from './effectiveEntries'
 import type { LoggedRig } from './reduceTrip'
 import type { VariantArm } from './nextVariant'
