@@ -1,22 +1,22 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { bisectIncreasing } from './bisect'
+import { rootIncreasing } from './rootIncreasing'
 import { seededRandom } from './random'
 
-describe('bisectIncreasing', () => {
+describe('rootIncreasing', () => {
   it('finds roots to the asked accuracy', () => {
     fc.assert(fc.property(fc.double({ min: 1e-6, max: 1e6, noNaN: true }), (root) => {
-      expect(bisectIncreasing(x => x ** 3 - root ** 3, 0, 2e6) / root).toBeCloseTo(1, 9)
+      expect(rootIncreasing(x => x ** 3 - root ** 3, 0, 2e6) / root).toBeCloseTo(1, 9)
     }))
   })
 
   it('takes a function that is infinite beyond its root', () => {
-    expect(bisectIncreasing(x => (x > 3 ? Infinity : x - 3), 0, 10)).toBeCloseTo(3, 9)
+    expect(rootIncreasing(x => (x > 3 ? Infinity : x - 3), 0, 10)).toBeCloseTo(3, 9)
   })
 
   it('ends at an end of the interval when the root is there', () => {
-    expect(bisectIncreasing(x => x + 1, 0, 8)).toBeCloseTo(0, 9)
-    expect(bisectIncreasing(() => -1, 0, 8)).toBeCloseTo(8, 9)
+    expect(rootIncreasing(x => x + 1, 0, 8)).toBeCloseTo(0, 9)
+    expect(rootIncreasing(() => -1, 0, 8)).toBeCloseTo(8, 9)
   })
 })
 

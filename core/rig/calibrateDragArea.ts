@@ -1,5 +1,5 @@
 import { POSITIVE, requireNumber } from '../guard'
-import { bisectIncreasing } from '../numeric/bisect'
+import { rootIncreasing } from '../numeric/rootIncreasing'
 import { fallTime, type FallOptions } from './fallTime'
 
 export type CalibrateOptions = Omit<FallOptions, 'dragAreaM2'> & { /** counted for the drop */ seconds: number }
@@ -21,6 +21,6 @@ export function calibrateDragArea({ seconds, ...drop }: CalibrateOptions): { dra
   let upper = 1e-4
   while (secondsFor(upper) < seconds) upper *= 4
   // Bisecting the logarithm keeps the accuracy relative over the nine decades of areas.
-  const log = bisectIncreasing(x => secondsFor(Math.exp(x)) - seconds, Math.log(SMALLEST_M2), Math.log(upper), 1e-14)
+  const log = rootIncreasing(x => secondsFor(Math.exp(x)) - seconds, Math.log(SMALLEST_M2), Math.log(upper), 1e-14)
   return { dragAreaM2: Math.exp(log) }
 }

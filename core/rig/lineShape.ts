@@ -1,5 +1,5 @@
 import { NOT_NEGATIVE, POSITIVE, requireNumber } from '../guard'
-import { bisectIncreasing } from '../numeric/bisect'
+import { rootIncreasing } from '../numeric/rootIncreasing'
 import { waterDensity } from '../water/waterDensity'
 import { LINE_SKIN_DRAG } from './fallTime'
 
@@ -93,7 +93,7 @@ export function lineShape(options: LineShapeOptions): LineShapeResult {
     const trace = climb(line, lureDepthM, { untilRiseM: lureDepthM })
     return trace.planes ? Infinity : trace.lengthM
   }
-  const lureDepthM = bisectIncreasing(z => lengthFor(z) - length, 0, length, 1e-13)
+  const lureDepthM = rootIncreasing(z => lengthFor(z) - length, 0, length, 1e-13)
   return describe(line, lureDepthM, { untilLengthM: length })
 }
 

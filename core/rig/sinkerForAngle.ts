@@ -1,5 +1,5 @@
 import { POSITIVE, NOT_NEGATIVE, requireNumber } from '../guard'
-import { bisectIncreasing } from '../numeric/bisect'
+import { rootIncreasing } from '../numeric/rootIncreasing'
 import { GRAVITY, waterDensity } from '../water/waterDensity'
 import { LEAD_KG_M3 } from './jig'
 import { lineShape } from './lineShape'
@@ -41,6 +41,6 @@ export function sinkerForAngle({ depthM, relSpeedMS, lineDiameterM, maxMeanAngle
   }
   if (leans(HEAVIEST_KG) > maxMeanAngleDeg) throw new RangeError(`relSpeedMS is ${relSpeedMS}; no sinker of up to ${HEAVIEST_KG} kg holds ${maxMeanAngleDeg}° there`)
   // The logarithm keeps the accuracy relative from grams to kilograms.
-  const log = bisectIncreasing(x => maxMeanAngleDeg - leans(Math.exp(x)), Math.log(1e-6), Math.log(HEAVIEST_KG), 1e-7)
+  const log = rootIncreasing(x => maxMeanAngleDeg - leans(Math.exp(x)), Math.log(1e-6), Math.log(HEAVIEST_KG), 1e-7)
   return { massKg: Math.exp(log) }
 }

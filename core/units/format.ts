@@ -73,9 +73,10 @@ export function formatArea(m2: number, units: Units): string {
   return `${trim(value, value < 10 ? 1 : 0)} ${units === 'us' ? (trim(value, 1) === '1' ? 'acre' : 'acres') : 'ha'}`
 }
 
+const GROUPED = new Intl.NumberFormat('en-US')
 function grouped(value: number): string {
   const rounded = value < 100 ? Math.round(value) : Math.round(value / 10) * 10
-  return rounded.toLocaleString('en-US')
+  return GROUPED.format(rounded)
 }
 
 /** Temperature: "54 °F" or "12.2 °C". */

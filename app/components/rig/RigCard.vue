@@ -30,6 +30,8 @@ const lineItems = computed(() => tackle.lines.filter(l => l.carried).map(l => ({
 const choosesBody = computed(() => props.familyId === 'castJig' || props.tied?.scene.mode === 'float')
 /** Body and line are chosen below; the rest is told. */
 const told = computed(() => props.tied?.parts.filter(p => p.part !== 'line' && !(choosesBody.value && p.part === 'body')) ?? [])
+/** One list for good: a new one for every drawing would have the select made anew while something is dragged. */
+const MOOD_ITEMS = [...MOODS]
 const FIRST: Record<string, string> = { float: 'stop', bottom: 'weight', swim: 'runs' }
 
 async function carry(id: string, carried: boolean) {
@@ -153,7 +155,7 @@ async function carry(id: string, carried: boolean) {
       </div>
       <v-select
         :model-value="rig.mood"
-        :items="[...MOODS]"
+        :items="MOOD_ITEMS"
         label="mood of the fish"
         @update:model-value="emit('set', { mood: $event ?? undefined })"
       />
@@ -200,7 +202,7 @@ async function carry(id: string, carried: boolean) {
 </template>
 
 <style scoped>
-.card { background: var(--sheet); border-right: 1px solid var(--ink); padding: 16px; overflow-y: auto; display: flex; flex-direction: column; gap: 12px; min-height: 0; }
+.card { contain: content; background: var(--sheet); border-right: 1px solid var(--ink); padding: 16px; overflow-y: auto; display: flex; flex-direction: column; gap: 12px; min-height: 0; }
 .card > * { flex: none; }
 .how .chip { flex: 1; }
 .answer { display: grid; grid-template: auto auto / 1fr 1fr; grid-auto-flow: column; gap: 0 12px; }
@@ -213,5 +215,5 @@ dd { font-size: 15.5px; font-weight: 650; text-align: right; }
 .lacks { display: block; font-size: 13.5px; color: var(--careful); }
 .heads { margin-top: 5px; }
 .heads .chip { min-width: 52px; }
-@media (max-width: 700px) { .card { border-right: 0; overflow: visible; } }
+@media (max-width: 700px) { .card { border-right: 0; overflow: visible; contain: none; } }
 </style>

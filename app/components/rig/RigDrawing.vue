@@ -103,9 +103,9 @@ const marks = computed(() => {
     const depths = [...Array.from({ length: Math.max(0, Math.floor((scene.depthM - 0.2) / every)) }, (_, i) => (i + 1) * every), scene.depthM]
     return depths.map((z) => {
       const p = path.value.find(q => q.z >= z - 1e-9) ?? path.value.at(-1)!
-      const seconds = fallTime({ ...scene.lure, depthM: z }).seconds
       const last = z === scene.depthM
-      return { key: `d${z}`, x: plane.value.x(p.x), y: y(z), text: `${formatSeconds(seconds)}${last ? ` to ${formatDepth(z, props.units)}` : ''}`, last }
+      const seconds = fallTime({ ...scene.lure, depthM: z }).seconds
+      return { key: last ? 'last' : `d${z}`, x: plane.value.x(p.x), y: y(z), text: `${formatSeconds(seconds)}${last ? ` to ${formatDepth(z, props.units)}` : ''}`, last }
     })
   }
   const end = path.value.at(-1)!.t
@@ -118,6 +118,12 @@ const marks = computed(() => {
     const before = all[i - 1]
     return m.x !== null && (cutX === null || m.x - cutX > 60 || m.x < cutX - 20) && (!before || before.x === null || Math.abs(before.y - m.y) > MARK_PX || Math.abs(before.x - m.x) > 46)
   })
+})
+
+/** Where the water between boat and bait is cut out, the drawing is torn down its whole height. */
+const cutD = computed(() => {
+  const tear = (side: number) => `q7,${6 * side} 0,${12 * side} q-7,${6 * side} 0,${12 * side} `.repeat(Math.ceil(size.value.height / 24))
+  return `M-8,0 ${tear(1)} h16 ${tear(-1)} Z`
 })
 
 const windFrom = computed(() => size.value.width - 74 - MOST_WIND_MS * WIND_PX)
@@ -163,194 +169,200 @@ function choose(next: Way) {
       ref="host"
       class="drawing"
     >
-      <svg
-        :width="size.width"
-        :height="size.height"
-        role="group"
-        :aria-label="said"
-      >
-        <RigScenery
-          :place="place"
+      <div class="alone">
+        <svg
           :width="size.width"
           :height="size.height"
-          :y="y"
-          :depth-m="depthM"
-          :fish-top-m="fishTopM"
-          :fish-bottom-m="fishBottomM"
-          :light-at="lightAt"
-          :wind-m-s="windMS"
-          :units="units"
-        />
-        <path
-          :d="`M${tip.x - side * 130},${headroom - 20} l${side * 8},26 h${side * 104} l${side * 12},-26 Z`"
-          class="boat"
-        />
-        <path
-          :d="`M${tip.x - side * 70},${headroom - 24} Q${tip.x - side * 24},${(headroom - 30 + tip.y) / 2} ${tip.x},${tip.y}`"
-          class="rod"
-        />
-        <path
-          v-if="mode === 'cast' || mode === 'swim'"
-          :d="pathD"
-          class="way"
-        />
-        <path
-          v-if="mode === 'cast' || mode === 'swim'"
-          :d="lineD"
-          class="line"
-          data-test="line"
-        />
-        <g
-          v-for="m in marks"
-          :key="m.key"
+          role="group"
+          :aria-label="said"
         >
-          <template v-if="m.x !== null">
-            <line
-              :x1="m.x - (slack ? 7 : 4)"
-              :x2="m.x + (slack ? 0 : 4)"
-              :y1="m.y"
-              :y2="m.y"
-              class="mark"
-            />
-            <text
-              :x="m.x - 12"
-              :y="m.y + 5"
-              text-anchor="end"
-              :class="m.last ? 'label now' : 'small'"
-            >{{ m.text }}</text>
-          </template>
-        </g>
-        <RigFloatLine
-          v-if="mode === 'float'"
-          :rig="rig"
-          :held="held"
-          :wind-m-s="windMS"
-          :water-c="waterC"
-          :line-diameter-m="lineDiameterM"
-          :body="body"
-          :tip="tip"
-          :bait-x="plane.baitX"
-          :y="y"
-          :px-per-m="pxPerM"
-          :width="size.width"
-          :units="units"
-        />
-        <RigGrounded
-          v-if="tied.scene.mode === 'bottom' && grounded"
-          :scene="tied.scene"
-          :line="grounded"
-          :plane="plane"
-          :y="y"
-          :rod-tip-m="rig.rodTipM"
-          :units="units"
-        />
-        <template v-if="plane.cutX !== null">
+          <RigScenery
+            :place="place"
+            :width="size.width"
+            :height="size.height"
+            :y="y"
+            :depth-m="depthM"
+            :fish-top-m="fishTopM"
+            :fish-bottom-m="fishBottomM"
+            :light-at="lightAt"
+            :units="units"
+          />
+          <RigWaves
+            :width="size.width"
+            :surface-y="y(0)"
+            :wind-m-s="windMS"
+          />
           <path
-            :d="`M${plane.cutX - 8},0 ${Array.from({ length: Math.ceil(size.height / 24) }, () => 'q7,6 0,12 q-7,6 0,12').join(' ')} h16 ${Array.from({ length: Math.ceil(size.height / 24) }, () => 'q7,-6 0,-12 q-7,-6 0,-12').join(' ')} Z`"
+            :d="`M${tip.x - side * 130},${headroom - 20} l${side * 8},26 h${side * 104} l${side * 12},-26 Z`"
+            class="boat"
+          />
+          <path
+            :d="`M${tip.x - side * 70},${headroom - 24} Q${tip.x - side * 24},${(headroom - 30 + tip.y) / 2} ${tip.x},${tip.y}`"
+            class="rod"
+          />
+          <path
+            v-if="mode === 'cast' || mode === 'swim'"
+            :d="pathD"
+            class="way"
+          />
+          <path
+            v-if="mode === 'cast' || mode === 'swim'"
+            :d="lineD"
+            class="line"
+            data-test="line"
+          />
+          <g
+            v-for="m in marks"
+            :key="m.key"
+          >
+            <template v-if="m.x !== null">
+              <line
+                :x1="m.x - (slack ? 7 : 4)"
+                :x2="m.x + (slack ? 0 : 4)"
+                :y1="m.y"
+                :y2="m.y"
+                class="mark"
+              />
+              <text
+                :x="m.x - 12"
+                :y="m.y + 5"
+                text-anchor="end"
+                :class="m.last ? 'label now' : 'small'"
+              >{{ m.text }}</text>
+            </template>
+          </g>
+          <RigFloatLine
+            v-if="mode === 'float'"
+            :rig="rig"
+            :held="held"
+            :wind-m-s="windMS"
+            :water-c="waterC"
+            :line-diameter-m="lineDiameterM"
+            :body="body"
+            :tip="tip"
+            :bait-x="plane.baitX"
+            :y="y"
+            :px-per-m="pxPerM"
+            :width="size.width"
+            :units="units"
+          />
+          <RigGrounded
+            v-if="tied.scene.mode === 'bottom' && grounded"
+            :scene="tied.scene"
+            :line="grounded"
+            :plane="plane"
+            :y="y"
+            :rod-tip-m="rig.rodTipM"
+            :units="units"
+          />
+          <path
+            v-if="plane.cutX !== null"
+            :d="cutD"
+            :transform="`translate(${plane.cutX} 0)`"
             class="cut"
           />
-        </template>
-        <text
-          v-if="mode !== 'bottom'"
-          :x="plane.cutX ?? (tip.x + plane.baitX) / 2"
-          :y="headroom - 34"
-          text-anchor="middle"
-          class="label"
-        >{{ formatDistance(outM, units) }}</text>
+          <text
+            v-if="mode !== 'bottom'"
+            :x="plane.cutX ?? (tip.x + plane.baitX) / 2"
+            :y="headroom - 34"
+            text-anchor="middle"
+            class="label"
+          >{{ formatDistance(outM, units) }}</text>
 
-        <RigGrip
-          v-if="mode !== 'bottom'"
-          label="depth of the bait"
-          vertical
-          :value="baitM"
-          :least="SHALLOWEST_M"
-          :most="place.attributes.bottomDepthM"
-          :text="formatDepth(baitM, units)"
-          :x="lureAtPx.x"
-          :y="lureAtPx.y"
-          data-test="grip-lure"
-          @take="take"
-          @drag="(_dx, dy) => moveLure(dy / pxPerM)"
-          @drop="settle"
-          @step="(right, up) => { moveLure(-(up || right) * stepM); settle() }"
-        >
-          <template v-if="mode === 'float' || lurePx.x !== null">
-            <path
-              :d="`M${lureAtPx.x},${lureAtPx.y} m0,-4 q9,1 12,12`"
-              class="lure"
-            />
+          <RigGrip
+            v-if="mode !== 'bottom'"
+            label="depth of the bait"
+            vertical
+            :value="baitM"
+            :least="SHALLOWEST_M"
+            :most="place.attributes.bottomDepthM"
+            :text="formatDepth(baitM, units)"
+            :x="lureAtPx.x"
+            :y="lureAtPx.y"
+            data-test="grip-lure"
+            @take="take"
+            @drag="(_dx, dy) => moveLure(dy / pxPerM)"
+            @drop="settle"
+            @step="(right, up) => { moveLure(-(up || right) * stepM); settle() }"
+          >
+            <template v-if="mode === 'float' || lurePx.x !== null">
+              <path
+                :d="`M${lureAtPx.x},${lureAtPx.y} m0,-4 q9,1 12,12`"
+                class="lure"
+              />
+              <circle
+                :cx="lureAtPx.x"
+                :cy="lureAtPx.y - 3"
+                r="4.5"
+                class="head"
+              />
+            </template>
+          </RigGrip>
+          <text
+            v-if="playedS !== null"
+            :x="(lurePx.x ?? plane.cutX ?? 0) + 18"
+            :y="lurePx.y + 5"
+            class="label now"
+            data-test="clock"
+          >{{ formatSeconds(playedS) }}, {{ formatDepth(lure.z, units) }}</text>
+          <RigGrip
+            label="rod tip: up and down its height, left and right how far off"
+            vertical
+            :value="rig.rodTipM"
+            :least="0"
+            :most="MOST_TIP_M"
+            :text="`${formatDepth(rig.rodTipM, units)} up, ${formatDistance(outM, units)} off`"
+            :x="tip.x"
+            :y="tip.y"
+            data-test="grip-tip"
+            @take="take"
+            @drag="(dx, dy) => moveTip(-dy / pxPerM, mode === 'bottom' ? 0 : -dx / pxPerM)"
+            @drop="settle"
+            @step="(right, up) => { moveTip(up * stepM, -2 * right * stepM); settle() }"
+          >
             <circle
-              :cx="lureAtPx.x"
-              :cy="lureAtPx.y - 3"
-              r="4.5"
-              class="head"
+              :cx="tip.x"
+              :cy="tip.y"
+              r="6"
+              class="knob"
             />
-          </template>
-        </RigGrip>
-        <text
-          v-if="playedS !== null"
-          :x="(lurePx.x ?? plane.cutX ?? 0) + 18"
-          :y="lurePx.y + 5"
-          class="label now"
-          data-test="clock"
-        >{{ formatSeconds(playedS) }}, {{ formatDepth(lure.z, units) }}</text>
-        <RigGrip
-          label="rod tip: up and down its height, left and right how far off"
-          vertical
-          :value="rig.rodTipM"
-          :least="0"
-          :most="MOST_TIP_M"
-          :text="`${formatDepth(rig.rodTipM, units)} up, ${formatDistance(outM, units)} off`"
-          :x="tip.x"
-          :y="tip.y"
-          data-test="grip-tip"
-          @take="take"
-          @drag="(dx, dy) => moveTip(-dy / pxPerM, mode === 'bottom' ? 0 : -dx / pxPerM)"
-          @drop="settle"
-          @step="(right, up) => { moveTip(up * stepM, -2 * right * stepM); settle() }"
-        >
-          <circle
-            :cx="tip.x"
-            :cy="tip.y"
-            r="6"
-            class="knob"
-          />
-          <text
-            :x="tip.x - side * 14"
-            :y="tip.y - 2"
-            :text-anchor="side > 0 ? 'end' : 'start'"
-            class="small"
-          >tip {{ formatDepth(rig.rodTipM, units) }}</text>
-        </RigGrip>
-        <RigGrip
-          class="wind"
-          label="wind in the drawing"
-          :value="windMS"
-          :least="0"
-          :most="MOST_WIND_MS"
-          :text="formatWind(windMS, units)"
-          :x="windTip"
-          :y="28"
-          data-test="grip-wind"
-          @take="take"
-          @drag="dx => moveWind(dx / WIND_PX)"
-          @drop="settle"
-          @step="(right, up) => { moveWind((right || up) * WIND_STEP_MS); settle() }"
-        >
-          <line
-            :x1="windFrom"
-            :x2="windTip"
-            y1="28"
-            y2="28"
-          />
-          <path :d="`M${windTip - 10},22 L${windTip},28 L${windTip - 10},34`" />
-          <text
-            :x="windFrom"
-            y="52"
-            class="small"
-          >wind {{ formatWind(windMS, units) }}</text>
-        </RigGrip>
-      </svg>
+            <text
+              :x="tip.x - side * 14"
+              :y="tip.y - 2"
+              :text-anchor="side > 0 ? 'end' : 'start'"
+              class="small"
+            >tip {{ formatDepth(rig.rodTipM, units) }}</text>
+          </RigGrip>
+          <RigGrip
+            class="wind"
+            label="wind in the drawing"
+            :value="windMS"
+            :least="0"
+            :most="MOST_WIND_MS"
+            :text="formatWind(windMS, units)"
+            :x="windTip"
+            :y="28"
+            data-test="grip-wind"
+            @take="take"
+            @drag="dx => moveWind(dx / WIND_PX)"
+            @drop="settle"
+            @step="(right, up) => { moveWind((right || up) * WIND_STEP_MS); settle() }"
+          >
+            <line
+              :x1="windFrom"
+              :x2="windTip"
+              y1="28"
+              y2="28"
+            />
+            <path :d="`M${windTip - 10},22 L${windTip},28 L${windTip - 10},34`" />
+            <text
+              :x="windFrom"
+              y="52"
+              class="small"
+            >wind {{ formatWind(windMS, units) }}</text>
+          </RigGrip>
+        </svg>
+      </div>
     </div>
     <div class="strip">
       <div
@@ -399,7 +411,7 @@ function choose(next: Way) {
         aria-live="polite"
         data-test="motion"
       >
-        {{ words }}
+        <span class="alone">{{ words }}</span>
       </p>
     </div>
   </div>
@@ -407,9 +419,12 @@ function choose(next: Way) {
 
 <style scoped>
 .scene { min-height: 0; min-width: 0; display: grid; grid-template: minmax(0, 1fr) auto / auto minmax(0, 1fr); }
-.drawing { min-height: 0; min-width: 0; overflow: hidden; grid-column: 2; }
+.drawing { position: relative; min-height: 0; min-width: 0; overflow: hidden; grid-column: 2; }
+/* What moves with the hand is laid out by itself. A child of a grid or a row never is, whatever it contains: hence a frame inside, out of the flow. */
+.alone { position: absolute; inset: 0; contain: strict; }
 .strip { grid-column: 1 / 3; display: flex; flex-wrap: wrap; align-items: center; gap: 8px 12px; padding: 8px 14px; min-height: 58px; background: var(--sheet); border-top: 1px solid var(--ink); }
-.strip p { flex: 1 1 260px; font-size: 15px; line-height: 1.35; }
+/* Room for two lines always: a drawing that changes its height with the words would slip from under the hand. Contained, the words cost the page no layout. */
+.strip p { flex: 1 1 100%; font-size: 15px; line-height: 1.35; height: 2.7em; position: relative; }
 .reel { display: flex; flex-direction: column; width: 150px; }
 .reel input { accent-color: var(--ink); }
 .play { font-weight: 700; }
@@ -427,5 +442,5 @@ svg { display: block; touch-action: none; }
 .small { font-size: 13.5px; fill: var(--ink); }
 .label { font-size: 15px; font-weight: 700; fill: var(--ink); paint-order: stroke; stroke: var(--paper); stroke-width: 4px; }
 .label.now { fill: var(--now); }
-@media (max-width: 700px) { .scene { grid-template: 420px auto / minmax(0, 1fr); } .drawing { grid-column: 1; } .strip { grid-column: 1; } }
+@media (max-width: 700px) { .scene { grid-template: 420px auto / minmax(0, 1fr); } .drawing { grid-column: 1; } .strip { grid-column: 1; } .strip p { height: auto; min-height: 5.4em; } .strip .alone { position: static; contain: none; } }
 </style>

@@ -13,7 +13,6 @@ const props = defineProps<{
   fishTopM: number
   fishBottomM: number
   lightAt: (depthM: number) => number
-  windMS: number
   units: Units
 }>()
 
@@ -77,13 +76,6 @@ const school = computed(() => {
   const spots = [[0.12, 0.25], [0.3, 0.6], [0.47, 0.2], [0.58, 0.72], [0.75, 0.4], [0.9, 0.68], [0.2, 0.85]]
   return { left, width, top, height: Math.max(6, bottom - top), fish: spots.map(([a, b], i) => ({ x: left + a! * width, y: top + b! * (bottom - top), turned: i % 3 === 1 })) }
 })
-const waves = computed(() => {
-  const rise = Math.min(7, 1 + props.windMS * 0.8)
-  const long = 54
-  let d = `M0,${props.y(0)}`
-  for (let x = 0; x < props.width; x += long) d += ` q${long / 4},${-rise} ${long / 2},0 t${long / 2},0`
-  return d
-})
 </script>
 
 <template>
@@ -140,10 +132,6 @@ const waves = computed(() => {
     >
       fish {{ formatDepthBand(fishTopM, fishBottomM, units) }}
     </text>
-    <path
-      :d="waves"
-      class="surface"
-    />
   </g>
 </template>
 
@@ -153,7 +141,6 @@ const waves = computed(() => {
 .cover { fill: none; stroke: var(--ink-2); stroke-width: 3.2; stroke-linecap: round; }
 .school { fill: none; stroke: var(--now); stroke-width: 2; stroke-dasharray: 7 5; }
 .fish { fill: var(--mark); opacity: 0.85; }
-.surface { fill: none; stroke: var(--ink); stroke-width: 2.2; }
 .small { font-size: 13.5px; fill: var(--ink); }
 .label { font-size: 15px; font-weight: 700; paint-order: stroke; stroke: var(--paper); stroke-width: 4px; }
 .now { fill: var(--now); }

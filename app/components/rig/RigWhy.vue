@@ -43,8 +43,8 @@ const questions = computed<SchoolKey[]>(() => {
     <h1>Why</h1>
     <ul data-test="why">
       <li
-        v-for="reason in reasons"
-        :key="reason.text"
+        v-for="(reason, i) in reasons"
+        :key="i"
         :class="`bar-${reason.tone}`"
       >
         {{ reason.text }}
@@ -114,7 +114,7 @@ const questions = computed<SchoolKey[]>(() => {
 </template>
 
 <style scoped>
-.why { background: var(--sheet); border-left: 1px solid var(--ink); padding: 14px 18px; overflow-y: auto; display: flex; flex-direction: column; gap: 12px; min-height: 0; }
+.why { contain: content; background: var(--sheet); border-left: 1px solid var(--ink); padding: 14px 18px; overflow-y: auto; display: flex; flex-direction: column; gap: 12px; min-height: 0; }
 .why > * { flex: none; }
 .why li { border-left: 3px solid var(--rule); padding: 2px 0 2px 11px; margin-bottom: 10px; font-size: 15px; line-height: 1.42; }
 .why li.bar-now { border-color: var(--now); }
@@ -129,5 +129,5 @@ tbody tr:not(.verdict) > * { border-top: 1px solid var(--rule); padding-top: 5px
 tr.verdict td { text-align: left; color: var(--ink-2); font-size: 13.5px; padding-bottom: 5px; }
 tr.best > * { color: var(--now); }
 @media (max-width: 1100px) { .why { border-left: 0; border-top: 1px solid var(--ink); } }
-@media (max-width: 700px) { .why { overflow: visible; } }
+@media (max-width: 700px) { .why { overflow: visible; contain: none; } }
 </style>

@@ -10,6 +10,9 @@ const advice = useAdvice()
 const tackle = useTackle()
 const { ranking, familyId, held, windMS, rig, families, tied, drag, settle, moved, restore, set } = useBench()
 
+/** Words and figures beside the drawing are read, not followed: under a moving hand they keep a pace that can be read. */
+const said = useUnhurried(() => ({ rig: rig.value, tied: tied.value, ranking: ranking.value, familyId: familyId.value }), () => Object.keys(drag.value).length > 0)
+
 const body = computed(() => tackle.bodies.find(b => b.id === rig.value?.bodyId) ?? null)
 const line = computed(() => tackle.lines.find(l => l.id === rig.value?.lineId) ?? null)
 const staff = computed(() => (ranking.value ? placeStaffDepth({ reachM: tied.value?.scene.mode === 'bottom' ? ranking.value.place.attributes.bottomDepthM : ranking.value.belief.quantiles.p80, deepestM: waters.deepestM, units: session.units }) : 1))
@@ -24,8 +27,8 @@ const staff = computed(() => (ranking.value ? placeStaffDepth({ reachM: tied.val
       :ranking="ranking"
       :family-id="familyId"
       :families="families"
-      :rig="rig"
-      :tied="tied"
+      :rig="said.rig"
+      :tied="said.tied"
       :held="held"
       @set="set"
     />
@@ -74,10 +77,10 @@ const staff = computed(() => (ranking.value ? placeStaffDepth({ reachM: tied.val
     </RigDrawing>
     <div v-else />
     <RigWhy
-      :ranking="ranking"
-      :family-id="familyId"
-      :rig="rig"
-      :tied="tied"
+      :ranking="said.ranking ?? ranking"
+      :family-id="said.familyId"
+      :rig="said.rig"
+      :tied="said.tied"
       :counted="body?.attributes.dragAreaM2 !== undefined"
     />
   </div>
