@@ -1,7 +1,6 @@
 import { colourFor } from '../../core/rig/colourFor'
 import { FAMILIES, rankFamilies } from '../../core/rig/families'
 import { MOODS, type Mood } from '../../core/rig/mood'
-import { CLEARANCE_M } from '../../core/rig/rigFor'
 import { tieOn } from '../../core/rig/tieOn'
 
 /** What a hand has hold of in the drawing, before it is let go: m, m/s. */
@@ -41,7 +40,7 @@ export function useBench() {
     return asked === undefined ? null : Math.max(SHALLOWEST_M, Math.min(bottomM.value, asked))
   })
   const rig = computed(() => ranking.value && advice.rigAt(ranking.value, {
-    bodyId: text('body'), lineId: text('line'), held: held.value, mood: wishedMood.value, topM: ownBaitM.value === null ? undefined : ownBaitM.value + CLEARANCE_M,
+    bodyId: text('body'), lineId: text('line'), held: held.value, mood: wishedMood.value, baitM: ownBaitM.value ?? undefined,
     distanceM: drag.value.outM ?? figure('out'), rodTipM: drag.value.tipM ?? figure('tip'),
   }, windMS.value))
   const colours = computed(() => ranking.value && colourFor({

@@ -51,6 +51,13 @@ describe('rigFor', () => {
     expect(rig.weight.choice).toBeNull()
   })
 
+  it('moves the bait for the angler and leaves the fish and the boat where they are', () => {
+    const [advised, own] = [rigFor(options(2)), rigFor(options(2, { wish: { baitM: 3.9 } }))]
+    expect(own.baitDepthM).toBe(3.9)
+    expect(own).toMatchObject({ topM: advised.topM, distanceM: advised.distanceM, standOff: advised.standOff })
+    expect(rigFor(options(2, { wish: { baitM: 0.05 } })).baitDepthM).toBe(0.3)
+  })
+
   it('says what the box lacks', () => {
     expect(missingFromBox(BOX)).toBeNull()
     const bare = { ...BOX, bodies: [] }

@@ -10,7 +10,7 @@ import { chaseSpeed, type Mood } from './mood'
 import { DEFAULT_SCHOOLS, type Schools } from './schools'
 
 /** Fish come up to a bait more readily than down: hang it this far over the top of the school, m. */
-export const CLEARANCE_M = 0.2
+const CLEARANCE_M = 0.2
 const SHALLOWEST_BAIT_M = 0.3
 export const ROD_TIP_M = 1.5
 
@@ -25,7 +25,7 @@ export interface RigOptions {
   /** what the angler goes by where practitioners disagree */
   schools?: Schools
   /** the angler's own wishes; what is left out is chosen */
-  wish?: { bodyId?: string, lineId?: string, held?: boolean, topM?: number, mood?: Mood, /** how far out, and the rod tip over the water, m */ distanceM?: number, rodTipM?: number }
+  wish?: { bodyId?: string, lineId?: string, held?: boolean, /** where the top of the fish was seen, m */ topM?: number, /** the angler's own depth for the bait, whatever the fish do, m */ baitM?: number, mood?: Mood, /** how far out, and the rod tip over the water, m */ distanceM?: number, rodTipM?: number }
 }
 
 export interface RigAdvice {
@@ -84,7 +84,7 @@ export function rigFor({ place, belief, phase, waterC, secchiM, windMS, box, sch
   if (missing) throw new RangeError(`box.${missing} is empty; it must hold at least one`)
   const mood = wish.mood ?? phase.mood
   const topM = wish.topM ?? belief.quantiles.p20
-  const baitDepthM = Math.max(SHALLOWEST_BAIT_M, topM - CLEARANCE_M)
+  const baitDepthM = Math.max(SHALLOWEST_BAIT_M, wish.baitM ?? topM - CLEARANCE_M)
   const stance = standOff({ kind: place.kind, phase: phase.phase, fishDepthM: topM, secchiM, overDeep: schools.overDeep })
   const distanceM = wish.distanceM ?? stance.fromM
   const rodTipM = wish.rodTipM ?? ROD_TIP_M

@@ -31,7 +31,12 @@ const says = computed(() => {
     data-test="boat"
   >
     <template v-if="boat.link === 'on'">
-      <span class="quiet">boat</span> {{ says.join(' · ') }}
+      <span class="quiet">boat</span>{{ ' ' }}<template
+        v-for="(part, i) in says"
+        :key="i"
+      >
+        {{ i > 0 ? ' · ' : '' }}<span class="figure">{{ part }}</span>
+      </template>
     </template>
     <template v-else>
       <span class="tone-careful">The boat's instruments are silent.</span>
@@ -41,4 +46,6 @@ const says = computed(() => {
 
 <style scoped>
 .boat-line { font-size: 16px; font-weight: 650; padding: 4px; border-bottom: 1px solid var(--rule); }
+/* A figure and its unit stay on one line. */
+.figure { white-space: nowrap; }
 </style>
