@@ -1,12 +1,12 @@
 <script setup lang="ts">
-defineProps<{ label: string, modelValue: number, min: number, max: number, step: number, text: string, thumb?: boolean }>()
+defineProps<{ label: string, modelValue: number, min: number, max: number, step: number, text: string, /** what follows from it, beside the label */ note?: string | null, thumb?: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 </script>
 
 <template>
   <div :class="{ thumb }">
     <div class="head">
-      <span>{{ label }}</span>
+      <span>{{ label }}{{ note ? `, ${note}` : '' }}</span>
       <strong>{{ text }}</strong>
     </div>
     <v-slider
@@ -15,7 +15,7 @@ const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
       :max="max"
       :step="step"
       :aria-label="label"
-      :aria-valuetext="text"
+      :aria-valuetext="note ? `${text}, ${note}` : text"
       :thumb-size="thumb ? 34 : 22"
       @update:model-value="emit('update:modelValue', $event)"
     />
@@ -23,8 +23,8 @@ const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 </template>
 
 <style scoped>
-.head { display: flex; justify-content: space-between; align-items: baseline; font-size: 14.5px; color: var(--ink-2); }
-.head strong { font-size: 18px; color: var(--ink); }
+.head { display: flex; justify-content: space-between; align-items: baseline; gap: 10px; font-size: 14.5px; color: var(--ink-2); }
+.head strong { font-size: 18px; color: var(--ink); white-space: nowrap; }
 .thumb .head strong { font-size: 24px; }
 .thumb :deep(.v-slider__container) { min-height: 56px; }
 </style>

@@ -52,7 +52,7 @@ async function save() {
 
 <template>
   <LogPanel
-    title="Counted. What was it?"
+    title="What was it?"
     @close="$emit('close')"
   >
     <LogChips
@@ -83,7 +83,8 @@ async function save() {
       :min="0.1"
       :max="0.5"
       :step="step"
-      :text="measured ? `${formatLength(lengthM, session.units)}${weight ? `, about ${weight}` : ''}` : 'not measured'"
+      :text="measured ? formatLength(lengthM, session.units) : 'not measured'"
+      :note="measured && weight ? `about ${weight}` : null"
       @update:model-value="lengthM = $event; measured = true"
     />
     <FrameSlider
