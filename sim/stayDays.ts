@@ -16,9 +16,10 @@ export interface StayWorld {
   signsPerFish: number
   travelMin: number
   dayMin: number
+  /** the rule is asked each so many minutes */
+  askMin: number
 }
 
-const ASK_MIN = 4
 /** Of three signs so many are follows, the rest taps. */
 const FOLLOW_SHARE = 2 / 3
 
@@ -37,7 +38,7 @@ export function fishDay(world: StayWorld, leave: Leaver, seed: number): number {
     let minutes = 0
     for (;;) {
       const random = drawsOf(world, seed, stop, minutes + 1)
-      const spell = Math.min(ASK_MIN, left)
+      const spell = Math.min(world.askMin, left)
       const mean = rate * world.fadeMin * -Math.expm1(-spell / world.fadeMin)
       const catches = poisson(mean, random)
       total += catches
@@ -80,18 +81,28 @@ function poisson(mean: number, random: () => number): number {
   return n
 }
 
+const world = ([patchy, fadeMin, travelMin, meanPerHour = 8]: [number, number, number, number?]): StayWorld => ({
+  name: `spread ${patchy}, fades in ${fadeMin} min, run ${travelMin} min${meanPerHour === 8 ? '' : `, ${meanPerHour} fish an hour`}`, meanPerHour, patchy, fadeMin, travelMin, takenShare: 0.01, signsPerFish: 1.8, dayMin: 480, askMin: 4,
+})
+
 /** Worlds that are judged: how patchy, how fast the bite fades, how far the run; signs are counted. */
-export const STAY_WORLDS: readonly StayWorld[] = [[1.1, 20, 4], [1.1, 40, 9], [1.1, 90, 12], [1.4, 20, 9], [1.4, 45, 5], [1.4, 90, 15], [1.8, 30, 12], [1.8, 60, 6]]
-  .map(([patchy, fadeMin, travelMin]) => ({ name: `spread ${patchy}, fades in ${fadeMin} min, run ${travelMin} min`, meanPerHour: 8, patchy: patchy!, fadeMin: fadeMin!, travelMin: travelMin!, takenShare: 0.01, signsPerFish: 1.8, dayMin: 480 }))
+export const STAY_WORLDS: readonly StayWorld[] = ([[1.1, 20, 4], [1.1, 40, 9], [1.1, 90, 12], [1.4, 20, 9], [1.4, 45, 5], [1.4, 90, 15], [1.8, 30, 12], [1.8, 60, 6]] as [number, number, number][]).map(world)
+
+/** Worlds chosen to be hard, and others in which more or fewer fish bite. */
+export const FURTHER_WORLDS: readonly StayWorld[] = ([[0.9, 30, 6], [1.1, 40, 9, 4], [1.4, 45, 9, 14], [1.6, 25, 4], [1.6, 75, 10], [2, 40, 8], [1.2, 15, 15], [1.1, 60, 20, 10]] as [number, number, number, number?][]).map(world)
 
 /** The same where nobody counts looks, follows and taps. */
-export const UNCOUNTED_WORLDS: readonly StayWorld[] = STAY_WORLDS.map(w => ({ ...w, name: `${w.name}, no signs counted`, signsPerFish: 0 }))
+export const uncounted = (worlds: readonly StayWorld[]): StayWorld[] => worlds.map(w => ({ ...w, name: `${w.name}, no signs counted`, signsPerFish: 0 }))
 
 export interface StayScore { world: StayWorld, advised: number, clock: number, knowing: number }
 
+/** Fish of a mean day with a rule. */
+export const meanDay = (world: StayWorld, leave: Leaver, days: number, seed = 1) =>
+  Array.from({ length: days }, (_, i) => fishDay(world, leave, seed * 1000 + i)).reduce((a, b) => a + b, 0) / days
+
 /** A rule's mean day in a world, the best fixed clock's, and the all-knowing leaver's. */
 export function judgeStay(world: StayWorld, days: number, seed = 1): StayScore {
-  const mean = (leave: Leaver) => Array.from({ length: days }, (_, i) => fishDay(world, leave, seed * 1000 + i)).reduce((a, b) => a + b, 0) / days
+  const mean = (leave: Leaver) => meanDay(world, leave, days, seed)
   const clocks = [4, 8, 12, 16, 20, 28, 36, 48, 60, 80, 120]
   const thresholds = [0.1, 0.2, 0.3, 0.45, 0.6, 0.8, 1, 1.25, 1.5, 1.8, 2.2, 2.7, 3.3].map(share => share * world.meanPerHour)
   return { world, advised: mean(byAdvice), clock: Math.max(...clocks.map(c => mean(byClock(c)))), knowing: Math.max(...thresholds.map(t => mean(byThreshold(t)))) }

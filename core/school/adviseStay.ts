@@ -26,8 +26,14 @@ export interface StayAdvice {
 
 /** Minutes of looking before a place is left, unless nothing at all shows. */
 const MIN_PROBE = 8
-/** How far ahead staying is judged before the next look at the clock. */
-const AHEAD_MIN = 12
+/** The next minutes over which staying and going are weighed against each other. */
+const STAKE_MIN = 12
+/**
+ * How far ahead staying is judged before the next look at the clock. Where signs are counted a new place is known sooner than here, where only fish
+ * are thought to teach: staying is then given less room to pay.
+ */
+const AHEAD_MIN = 4
+const AHEAD_SIGNED_MIN = 12
 const STEP_MIN = 4
 const LONGEST_MIN = 720
 /** Going must promise more than this share of what the next minutes elsewhere would give: no flapping about a toss-up. */
@@ -61,16 +67,16 @@ export function adviseStay({ prior, stretches, elsewhere, minutesLeft }: AdviseS
   const caught = stretches.reduce((sum, s) => sum + s.catches, 0)
   const rest = restOfDay(elsewhere, fadeShares(belief), left)
   const goNow = rest(left - elsewhere.travelMin)
-  const staying = stayValue(belief, here, left, elsewhere.travelMin, rest)
+  const signs = stretches.reduce((sum, s) => sum + s.taps + s.follows, 0)
+  const staying = stayValue(belief, here, { ahead: signs > 0 ? AHEAD_SIGNED_MIN : AHEAD_MIN, left, travelMin: elsewhere.travelMin }, rest)
 
   const ahead = Math.max(1, Math.min(left, 30))
   const ratePerHour = (60 * expectedFish(belief, here, ahead)) / ahead
   const elsewherePerHour = left > 0 ? (60 * goNow) / left : 0
   const recent = lastMinutes(stretches, 15)
-  const signs = stretches.reduce((sum, s) => sum + s.taps + s.follows, 0)
   const recentSigns = recent.taps + recent.follows
   const betterBy = goNow - staying
-  const stake = (elsewherePerHour * AHEAD_MIN) / 60
+  const stake = (elsewherePerHour * STAKE_MIN) / 60
   const wantsGo = betterBy > MARGIN * stake
   const probing = here < MIN_PROBE && (caught + signs > 0 || here < MIN_PROBE / 2)
   const noTime = elsewhere.travelMin >= left
@@ -94,8 +100,8 @@ export function adviseStay({ prior, stretches, elsewhere, minutesLeft }: AdviseS
  * What staying is worth: the fish of the next minutes, and after them the better of going and staying on for some time, knowing how many there were.
  * The number of fish is negative binomial under each supposition, and what it teaches is exact.
  */
-function stayValue(belief: readonly Supposition[], from: number, left: number, travelMin: number, rest: (minutes: number) => number): number {
-  const minutes = Math.min(AHEAD_MIN, left)
+function stayValue(belief: readonly Supposition[], from: number, { ahead, left, travelMin }: { ahead: number, left: number, travelMin: number }, rest: (minutes: number) => number): number {
+  const minutes = Math.min(ahead, left)
   if (minutes <= 0) return 0
   const leave = rest(left - minutes - travelMin)
   const after = staysOn(left - minutes).map(stay => ({ worth: rest(left - minutes - stay - travelMin), to: from + minutes + stay }))

@@ -3,9 +3,9 @@ import { logGamma } from '../numeric/gamma'
 /** A spell at the place, oldest first. */
 export interface Stretch { minutes: number, presentations: number, catches: number, taps: number, follows: number }
 
-/** How long a bite lasts, minutes to 1/e: it is not known, so all of these are held possible. */
+/** How long a bite lasts, minutes to 1/e: it is not known, so all of these are held possible, most of all those about a half-life of 20 minutes (MATH §13). */
 export const FADES_MIN = [8, 16, 32, 64, 128, 100_000] as const
-export const FADE_SHARES = [0.04, 0.12, 0.24, 0.3, 0.2, 0.1] as const
+export const FADE_SHARES = [0.01, 0.2, 0.4, 0.3, 0.08, 0.01] as const
 
 /** Follows and taps for each fish that bites: not known either. 0: they tell nothing of the bite, or nobody counts them. */
 const SIGNS_PER_FISH = [0, 0.4, 1, 2.5]
