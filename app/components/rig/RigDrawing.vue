@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3'
 import type { Place } from '../../../core/place/kinds'
-import { fallTime } from '../../../core/rig/fallTime'
 import { groundedLine, levelReelSpeed, lureWay, restingAt } from '../../../core/rig/lureWay'
 import { motionText, type Way } from '../../../core/rig/motionText'
 import type { RigAdvice } from '../../../core/rig/rigFor'
 import { swingCast } from '../../../core/rig/swingCast'
 import type { TiedRig } from '../../../core/rig/tieOn'
-import { depthUnitM, formatDepth, formatDistance, formatSeconds, formatSpeed, formatWind, type Units } from '../../../core/units/format'
+import { depthUnitM, formatDepth, formatDistance, formatSeconds, formatSpeed, type Units } from '../../../core/units/format'
 import type { BenchDrag } from '../../composables/useBench'
+import { lureMarks } from '../../utils/lureMarks'
 import { rigPlane, strokes } from '../../utils/rigPlane'
 
 const props = defineProps<{
@@ -31,14 +31,10 @@ const emit = defineEmits<{ drag: [change: BenchDrag], settle: [] }>()
 
 const FOOT = 12
 const TIP_ROOM = 26
-/** Marks nearer to one another than this run together, px. */
-const MARK_PX = 19
-const WIND_PX = 11
 const MOST_WIND_MS = 14
 const MOST_TIP_M = 3.5
 const MOST_OUT_M = 20
 const SHALLOWEST_M = 0.3
-const WIND_STEP_MS = 0.44704
 const host = ref<HTMLElement | null>(null)
 const size = ref({ width: 640, height: 700 })
 let observer: ResizeObserver | undefined
@@ -94,40 +90,13 @@ const lineD = computed(() => {
   return strokes([...air, ...path.value.filter(p => p.z < lure.value.z), lure.value], plane.value, y)
 })
 const pathD = computed(() => (slack.value ? '' : strokes(path.value, plane.value, y)))
-/** Marks along the way: by depth on slack line, by seconds else. */
-const marks = computed(() => {
-  const { scene } = props.tied
-  if (scene.mode !== 'cast') return []
-  if (way.value === 'slack') {
-    const every = props.units === 'us' ? 2 * depthUnitM('us') : 0.5
-    const depths = [...Array.from({ length: Math.max(0, Math.floor((scene.depthM - 0.2) / every)) }, (_, i) => (i + 1) * every), scene.depthM]
-    return depths.map((z) => {
-      const p = path.value.find(q => q.z >= z - 1e-9) ?? path.value.at(-1)!
-      const last = z === scene.depthM
-      const seconds = fallTime({ ...scene.lure, depthM: z }).seconds
-      return { key: last ? 'last' : `d${z}`, x: plane.value.x(p.x), y: y(z), text: `${formatSeconds(seconds)}${last ? ` to ${formatDepth(z, props.units)}` : ''}`, last }
-    })
-  }
-  const end = path.value.at(-1)!.t
-  const every = end > 24 ? 5 : 2
-  return Array.from({ length: Math.floor(end / every) }, (_, i) => (i + 1) * every).map((t) => {
-    const p = path.value.find(q => q.t >= t - 1e-9)!
-    return { key: `t${t}`, x: plane.value.x(p.x), y: y(p.z), text: `${t} s`, last: false }
-  }).filter((m, i, all) => {
-    const { cutX } = plane.value
-    const before = all[i - 1]
-    return m.x !== null && (cutX === null || m.x - cutX > 60 || m.x < cutX - 20) && (!before || before.x === null || Math.abs(before.y - m.y) > MARK_PX || Math.abs(before.x - m.x) > 46)
-  })
-})
+const marks = computed(() => (props.tied.scene.mode === 'cast' ? lureMarks({ points: path.value, scene: props.tied.scene, way: way.value, plane: plane.value, y, units: props.units }) : []))
 
 /** Where the water between boat and bait is cut out, the drawing is torn down its whole height. */
 const cutD = computed(() => {
   const tear = (side: number) => `q7,${6 * side} 0,${12 * side} q-7,${6 * side} 0,${12 * side} `.repeat(Math.ceil(size.value.height / 24))
   return `M-8,0 ${tear(1)} h16 ${tear(-1)} Z`
 })
-
-const windFrom = computed(() => size.value.width - 74 - MOST_WIND_MS * WIND_PX)
-const windTip = computed(() => windFrom.value + 14 + props.windMS * WIND_PX)
 
 const words = computed(() => {
   const { scene } = props.tied
@@ -211,26 +180,10 @@ function choose(next: Way) {
             class="line"
             data-test="line"
           />
-          <g
-            v-for="m in marks"
-            :key="m.key"
-          >
-            <template v-if="m.x !== null">
-              <line
-                :x1="m.x - (slack ? 7 : 4)"
-                :x2="m.x + (slack ? 0 : 4)"
-                :y1="m.y"
-                :y2="m.y"
-                class="mark"
-              />
-              <text
-                :x="m.x - 12"
-                :y="m.y + 5"
-                text-anchor="end"
-                :class="m.last ? 'label now' : 'small'"
-              >{{ m.text }}</text>
-            </template>
-          </g>
+          <RigMarks
+            :marks="marks"
+            :slack="slack"
+          />
           <RigFloatLine
             v-if="mode === 'float'"
             :rig="rig"
@@ -333,87 +286,32 @@ function choose(next: Way) {
               class="small"
             >tip {{ formatDepth(rig.rodTipM, units) }}</text>
           </RigGrip>
-          <RigGrip
-            class="wind"
-            label="wind in the drawing"
-            :value="windMS"
-            :least="0"
-            :most="MOST_WIND_MS"
-            :text="formatWind(windMS, units)"
-            :x="windTip"
-            :y="28"
-            data-test="grip-wind"
+          <RigWind
+            :wind-m-s="windMS"
+            :most-m-s="MOST_WIND_MS"
+            :width="size.width"
+            :units="units"
             @take="take"
-            @drag="dx => moveWind(dx / WIND_PX)"
+            @move="moveWind"
             @drop="settle"
-            @step="(right, up) => { moveWind((right || up) * WIND_STEP_MS); settle() }"
-          >
-            <line
-              :x1="windFrom"
-              :x2="windTip"
-              y1="28"
-              y2="28"
-            />
-            <path :d="`M${windTip - 10},22 L${windTip},28 L${windTip - 10},34`" />
-            <text
-              :x="windFrom"
-              y="52"
-              class="small"
-            >wind {{ formatWind(windMS, units) }}</text>
-          </RigGrip>
+          />
         </svg>
       </div>
     </div>
-    <div class="strip">
-      <div
-        v-if="mode === 'cast'"
-        class="chips"
-        role="group"
-        aria-label="how it comes down"
-      >
-        <button
-          v-for="w in ([['slack', 'slack line'], ['tight', 'tight line'], ['wound', 'wind it in']] as const)"
-          :key="w[0]"
-          type="button"
-          class="chip"
-          :aria-pressed="way === w[0]"
-          @click="choose(w[0])"
-        >
-          {{ w[1] }}
-        </button>
-      </div>
-      <label
-        v-if="mode === 'cast' && way === 'wound'"
-        class="reel"
-      >
-        <span class="quiet">wound at {{ formatSpeed(reelMS, units) }}</span>
-        <input
-          type="range"
-          min="0.03"
-          max="1.6"
-          step="0.01"
-          :value="reelMS"
-          aria-label="winding speed"
-          @input="ownReelMS = Number(($event.target as HTMLInputElement).value)"
-        >
-      </label>
-      <button
-        v-if="mode === 'cast' || mode === 'swim'"
-        type="button"
-        class="chip play"
-        data-test="play"
-        @click="playing || playedS !== null ? stop() : play()"
-      >
-        {{ playing || playedS !== null ? 'Back' : 'Let it go' }}
-      </button>
+    <RigMotion
+      :mode="mode"
+      :way="way"
+      :reel-m-s="reelMS"
+      :words="words"
+      :playing="playing || playedS !== null"
+      :units="units"
+      @way="choose"
+      @reel="ownReelMS = $event"
+      @play="play"
+      @stop="stop"
+    >
       <slot name="aside" />
-      <p
-        aria-live="polite"
-        data-test="motion"
-      >
-        <span class="alone">{{ words }}</span>
-      </p>
-    </div>
+    </RigMotion>
   </div>
 </template>
 
@@ -422,25 +320,17 @@ function choose(next: Way) {
 .drawing { position: relative; min-height: 0; min-width: 0; overflow: hidden; grid-column: 2; }
 /* What moves with the hand is laid out by itself. A child of a grid or a row never is, whatever it contains: hence a frame inside, out of the flow. */
 .alone { position: absolute; inset: 0; contain: strict; }
-.strip { grid-column: 1 / 3; display: flex; flex-wrap: wrap; align-items: center; gap: 8px 12px; padding: 8px 14px; min-height: 58px; background: var(--sheet); border-top: 1px solid var(--ink); }
-/* Room for two lines always: a drawing that changes its height with the words would slip from under the hand. Contained, the words cost the page no layout. */
-.strip p { flex: 1 1 100%; font-size: 15px; line-height: 1.35; height: 2.7em; position: relative; }
-.reel { display: flex; flex-direction: column; width: 150px; }
-.reel input { accent-color: var(--ink); }
-.play { font-weight: 700; }
 svg { display: block; touch-action: none; }
 .boat { fill: var(--sheet); stroke: var(--ink); stroke-width: 2.2; }
 .rod { fill: none; stroke: var(--ink); stroke-width: 3; }
 .line { fill: none; stroke: var(--ink); stroke-width: 1.4; }
 .way { fill: none; stroke: var(--now); stroke-width: 1.8; stroke-dasharray: 2 5; }
-.mark { stroke: var(--ink); stroke-width: 1.6; }
 .head { fill: var(--ink); }
 .lure { fill: none; stroke: var(--now); stroke-width: 6; stroke-linecap: round; }
 .cut { fill: var(--paper); stroke: var(--ink); stroke-width: 1.2; }
 .knob { fill: var(--sheet); stroke: var(--ink); stroke-width: 2.4; }
-.wind line, .wind path { stroke: var(--ink); stroke-width: 2; fill: none; }
 .small { font-size: 13.5px; fill: var(--ink); }
 .label { font-size: 15px; font-weight: 700; fill: var(--ink); paint-order: stroke; stroke: var(--paper); stroke-width: 4px; }
 .label.now { fill: var(--now); }
-@media (max-width: 700px) { .scene { grid-template: 420px auto / minmax(0, 1fr); } .drawing { grid-column: 1; } .strip { grid-column: 1; } .strip p { height: auto; min-height: 5.4em; } .strip .alone { position: static; contain: none; } }
+@media (max-width: 700px) { .scene { grid-template: 420px auto / minmax(0, 1fr); } .drawing { grid-column: 1; } }
 </style>
