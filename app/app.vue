@@ -16,6 +16,7 @@ onMounted(async () => {
   <VitePwaManifest />
   <v-app :theme="session.ground">
     <AlongNotice />
+    <FrameShortcuts />
     <NuxtLayout>
       <NuxtPage />
     </NuxtLayout>

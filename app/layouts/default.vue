@@ -1,5 +1,13 @@
 <script setup lang="ts">
 const waters = useWater()
+const session = useSession()
+const { tabs } = useIndex()
+useShortcuts('Anywhere at the desk', [
+  ...tabs.value.map(({ name }, i) => ({ key: String(i + 1), says: name, run: () => navigateTo(tabs.value[i]!.to) })),
+  { key: 'n', says: 'paper by day, or before dawn', run: () => {
+    session.ground = session.ground === 'day' ? 'night' : 'day'
+  } },
+])
 </script>
 
 <template>

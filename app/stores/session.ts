@@ -6,6 +6,7 @@ import { api, apiRead } from '../utils/api'
 const TICK_MS = 10_000
 const NIGHT_KEY = 'remous-ground'
 const SIDE_KEY = 'remous-staff-side'
+const KEYS_KEY = 'remous-keys'
 
 /** Who is fishing, in which units, and what time it is (the server's clock, or the demo's). */
 export const useSession = defineStore('session', () => {
@@ -14,6 +15,8 @@ export const useSession = defineStore('session', () => {
   const nowMs = ref(0)
   const ground = ref<'day' | 'night'>(localStorage.getItem(NIGHT_KEY) === 'night' ? 'night' : 'day')
   const staffSide = ref<'left' | 'right'>(localStorage.getItem(SIDE_KEY) === 'right' ? 'right' : 'left')
+  /** letters and digits as shortcuts; some speak or shake their input */
+  const keys = ref(localStorage.getItem(KEYS_KEY) !== 'off')
   const schools = computed(() => angler.value?.schools ?? DEFAULT_SCHOOLS)
   const units = computed(() => angler.value?.units ?? 'us')
 
@@ -61,6 +64,7 @@ export const useSession = defineStore('session', () => {
 
   watch(ground, value => localStorage.setItem(NIGHT_KEY, value))
   watch(staffSide, value => localStorage.setItem(SIDE_KEY, value))
+  watch(keys, value => localStorage.setItem(KEYS_KEY, value ? 'on' : 'off'))
 
-  return { angler, units, schools, nowMs, ground, staffSide, load, set, instant, tick }
+  return { angler, units, schools, nowMs, ground, staffSide, keys, load, set, instant, tick }
 })

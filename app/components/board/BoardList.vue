@@ -1,22 +1,17 @@
 <script setup lang="ts">
-import { PLACE_KINDS, placeKindName, type PlaceKind } from '../../../core/place/kinds'
-import type { PlaceFilter } from '../../../core/place/rankPlaces'
+import { PLACE_KINDS, placeKindName } from '../../../core/place/kinds'
 import { SEASON_FISH, seasonFishName, type SeasonFish } from '../../../core/season/seasons'
 
 const ranks = useRanking()
 const advice = useAdvice()
 const season = useSeason()
 const reading = useReading()
-const route = useRoute()
 const { set } = useQuery()
 defineEmits<{ choose: [placeId: string], add: [], bring: [] }>()
 
 const MORE = 40
-/** The filters live in the address, so that they can be shared and the browser's back works. */
-const kind = computed<PlaceKind | null>(() => PLACE_KINDS.find(k => k === route.query.kind) ?? null)
+const { on, kind, filter } = usePlaceFilter()
 const FLAGS = [['fits', 'fits the depth'], ['lee', 'in the lee'], ['shade', 'shaded now'], ['calm', 'waves within limit']] as const
-const on = (key: string) => route.query[key] === '1'
-const filter = computed<PlaceFilter>(() => ({ kind: kind.value ?? undefined, fits: on('fits'), lee: on('lee'), shade: on('shade'), calm: on('calm') }))
 const kinds = computed(() => PLACE_KINDS.filter(k => ranks.rows.some(r => r.place.kind === k)))
 const passing = computed(() => ranks.filtered(filter.value))
 const most = computed(() => Math.max(1, ...ranks.rows.slice(0, 200).map(r => r.high)))

@@ -44,6 +44,6 @@ const open = ref(false)
 .menu-face:hover { background: var(--paper); }
 .menu-face.supposed { background: var(--what-if); }
 .menu-face.supposed :deep(.small) { color: var(--now); font-weight: 650; }
-.menu-body { padding: 16px 18px; width: min(340px, 92vw); display: flex; flex-direction: column; gap: 14px; }
+.menu-body { padding: 16px 18px; width: min(340px, 92vw); max-height: calc(100dvh - 28px); overflow-y: auto; display: flex; flex-direction: column; gap: 14px; }
 .back { font: inherit; align-self: flex-start; font-weight: 650; color: var(--now); background: none; border: 0; text-decoration: underline; text-underline-offset: 3px; padding: 6px 0; cursor: pointer; }
 </style>

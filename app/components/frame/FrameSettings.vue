@@ -2,6 +2,7 @@
 import { formatDepth, formatWind, type Units } from '../../../core/units/format'
 
 const session = useSession()
+const keySheet = useShortcutSheet()
 const UNITS: { value: Units, label: string }[] = [{ value: 'us', label: 'feet and ounces' }, { value: 'metric', label: 'metres and grams' }]
 const GROUNDS = [{ value: 'day', label: 'day' }, { value: 'night', label: 'before dawn' }] as const
 const SIDES = [{ value: 'left', label: 'left' }, { value: 'right', label: 'right' }] as const
@@ -121,15 +122,24 @@ async function save(change: Parameters<typeof session.set>[0]) {
       :text="formatWind(session.angler?.runMS ?? 6, session.units)"
       @update:model-value="save({ runMS: Number($event.toFixed(3)) })"
     />
-    <NuxtLink to="/instruments">
-      The boat's instruments
-    </NuxtLink>
-    <NuxtLink to="/along">
-      Take waters along, without a network
-    </NuxtLink>
-    <NuxtLink to="/rules">
-      Bag and length rules
-    </NuxtLink>
+    <nav aria-label="Settings">
+      <NuxtLink to="/instruments">
+        Boat's instruments
+      </NuxtLink>
+      <NuxtLink to="/along">
+        Take waters along
+      </NuxtLink>
+      <NuxtLink to="/rules">
+        Bag and length rules
+      </NuxtLink>
+      <button
+        type="button"
+        class="keys"
+        @click="keySheet.open.value = true"
+      >
+        Keys of the keyboard
+      </button>
+    </nav>
     <p
       v-if="session.angler?.demo"
       class="quiet"
@@ -148,6 +158,8 @@ async function save(change: Parameters<typeof session.set>[0]) {
 
 <style scoped>
 .settings { display: flex; flex-direction: column; gap: 14px; }
+nav { display: grid; grid-template-columns: 1fr 1fr; gap: 10px 16px; font-size: 15px; }
+.keys { font: inherit; color: inherit; background: none; border: 0; padding: 0; text-align: left; text-decoration: underline; cursor: pointer; }
 a.chip { text-decoration: none; display: inline-flex; align-items: center; }
 a.chip[aria-current] { border: 2px solid var(--ink); box-shadow: inset 0 -4px 0 var(--ink); }
 </style>

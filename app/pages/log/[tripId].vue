@@ -69,6 +69,26 @@ async function stretchDone(leaving: boolean) {
   sheet.value = null
   if (leaving) await leave()
 }
+
+const ashore = () => !visit.value || panel.value !== null
+useShortcuts('At a stop', [
+  { key: 'c', says: 'cast or drop', run: () => sign('cast'), idle: ashore },
+  { key: 'l', says: 'look, turned away', run: () => sign('look'), idle: ashore },
+  { key: 'f', says: 'follow', run: () => sign('follow'), idle: ashore },
+  { key: 't', says: 'tap, missed', run: () => sign('tap'), idle: ashore },
+  { key: 'k', says: 'take: fish on', run: takeFish, idle: () => !visit.value },
+  { key: 's', says: 'school, new or moved', run: () => {
+    sheet.value = { kind: 'school' }
+  }, idle: ashore },
+  { key: 'b', says: 'boil', run: logBoil, idle: ashore },
+  { key: 'z', says: 'undo', run: undo, idle: () => !undoName.value },
+  { key: 'r', says: 'end the stretch', run: () => {
+    sheet.value = { kind: 'stretch', leaving: false }
+  }, idle: ashore },
+  { key: 'g', says: 'go on', run: () => {
+    sheet.value = { kind: 'stretch', leaving: true }
+  }, idle: ashore },
+])
 const nameless = computed(() => fishHere.value.filter(f => f.species === null && f.id !== (sheet.value?.kind === 'fish' ? sheet.value.id : null)))
 useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
 </script>

@@ -56,6 +56,23 @@ const keepGround = (place: Place) => tell(async () => {
   await waters.keepPlace(kept)
   choose(kept.id)
 })
+
+/** Up and down the list as it stands. */
+const { filter } = usePlaceFilter()
+function turn(by: number) {
+  const ids = ranks.filtered(filter.value).map(r => r.place.id)
+  const at = chosenId.value === null ? -1 : ids.indexOf(chosenId.value)
+  const next = ids[at < 0 ? 0 : Math.max(0, Math.min(ids.length - 1, at + by))]
+  if (next && next !== chosenId.value) choose(next)
+}
+useShortcuts('Places', [
+  { key: 'j', says: 'the next place of the list', run: () => turn(1), idle: () => placing.value },
+  { key: 'k', says: 'the one before it', run: () => turn(-1), idle: () => placing.value },
+  { key: 'l', says: 'back to the list', run: () => choose(null), idle: () => chosenId.value === null },
+  { key: 'v', says: 'see it on the chart', run: () => chartMap.value?.look(), idle: () => chosen.value === null },
+  { key: 'e', says: 'change it', run: () => edit('place'), idle: () => chosen.value === null || placing.value },
+  { key: 'a', says: 'add a place', run: () => edit('new'), idle: () => placing.value },
+])
 const removed = ref<Place | null>(null)
 const problem = ref<string | null>(null)
 async function tell(act: () => Promise<void>) {
