@@ -55,7 +55,7 @@ test('installed and taken along, the app opens cold without a network, logs a st
   await page.getByTestId('tap').click()
   logged += 2
   expect(logged).toBe(ENTRIES)
-  await expect(page.getByTestId('unsent')).toHaveText(`${ENTRIES} not sent yet`)
+  await expect(page.getByTestId('unsent')).toHaveText(`${ENTRIES} to send`)
   await context.close()
 
   // The phone was off; still no network: the stop is as it was left.
@@ -63,7 +63,7 @@ test('installed and taken along, the app opens cold without a network, logs a st
   await page.goto(`${app.url}/log`)
   await page.getByRole('button', { name: 'Go on with it' }).click({ timeout: 40_000 })
   await expect(page.getByTestId('take')).toContainText('2', { timeout: 40_000 })
-  await expect(page.getByTestId('unsent')).toHaveText(`${ENTRIES} not sent yet`)
+  await expect(page.getByTestId('unsent')).toHaveText(`${ENTRIES} to send`)
 
   // The network is back.
   await app.start()

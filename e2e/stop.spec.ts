@@ -118,7 +118,7 @@ test('an entry that the server refuses is kept and said, and holds up no other',
   await page.getByTestId('look').click()
   await page.getByTestId('tap').click()
   await page.getByTestId('follow').click()
-  await expect(page.getByTestId('unsent')).toHaveText('1 not sent yet', { timeout: 20_000 })
+  await expect(page.getByTestId('unsent')).toHaveText('1 to send', { timeout: 20_000 })
   await expect(page.getByRole('alert')).toContainText('1 entry refused, kept here: no such tap')
   const [day] = await app.json<TripSummary[]>('trips')
   const { entries } = await app.json<{ entries: Entry[] }>(`trips/${day!.id}`)

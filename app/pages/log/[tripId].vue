@@ -116,7 +116,7 @@ useHead({ title: () => `Log · ${waters.water?.name ?? 'Remous'}` })
         <span
           class="quiet"
           data-test="unsent"
-        >{{ journal.unsent === 0 ? 'all sent' : `${journal.unsent} not sent yet` }}</span>
+        >{{ journal.unsent === 0 ? 'all sent' : `${journal.unsent} to send` }}</span>
       </NuxtLink>
     </header>
 
@@ -326,6 +326,7 @@ header { grid-area: head; background: var(--sheet); border-bottom: 1px solid var
 .out { min-height: 56px; display: flex; align-items: center; font-weight: 650; font-size: 15px; text-decoration: none; padding-right: 10px; border-right: 1px solid var(--rule); white-space: nowrap; }
 .where { flex: 1; min-width: 0; }
 .where h1 { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+@media (max-width: 600px) { .where h1 { font-size: 18px; } }
 .clock { text-align: right; text-decoration: none; color: inherit; min-height: 56px; justify-content: center; display: flex; flex-direction: column; white-space: nowrap; }
 .clock strong { font-size: 20px; line-height: 1.25; }
 .problem { grid-area: problem; padding: 8px 14px; color: var(--now); font-weight: 650; font-size: 15px; background: var(--sheet); border-bottom: 1px solid var(--now); }
