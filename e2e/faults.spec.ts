@@ -113,7 +113,7 @@ test('entries wait on the device while the server is away, and go when it is bac
   await app.kill()
   await page.getByTestId('look').click()
   await page.getByTestId('follow').click()
-  await expect(page.getByTestId('unsent')).toHaveText('2 not sent yet')
+  await expect(page.getByTestId('unsent')).toHaveText('2 to send')
   await expect(page.getByTestId('look')).toContainText('1')
   await app.start()
   await page.getByTestId('tap').click()

@@ -29,11 +29,10 @@ test('at the desk keys turn the pages and the list, the sheet on ? tells which, 
   await expect(sheet).toBeHidden()
   await page.getByRole('button', { name: /^Settings/ }).click()
   await page.getByRole('button', { name: 'Keys of the keyboard' }).click()
+  await expect(page.getByRole('button', { name: 'Keys of the keyboard' })).toBeHidden()
   await expect(sheet).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(sheet).toBeHidden()
-  await page.keyboard.press('Escape')
-  await expect(page.getByRole('button', { name: 'Keys of the keyboard' })).toBeHidden()
 
   await page.keyboard.press('a')
   await page.getByRole('textbox', { name: 'name' }).fill('')

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 const waters = useWater()
 const session = useSession()
+const router = useRouter()
 const { tabs } = useIndex()
 useShortcuts('Anywhere at the desk', [
-  ...tabs.value.map(({ name }, i) => ({ key: String(i + 1), says: name, run: () => navigateTo(tabs.value[i]!.to) })),
+  // The router itself: Nuxt's navigateTo does nothing while another page is on its way.
+  ...tabs.value.map(({ name }, i) => ({ key: String(i + 1), says: name, run: () => void router.push(tabs.value[i]!.to) })),
   { key: 'n', says: 'paper by day, or before dawn', run: () => {
     session.ground = session.ground === 'day' ? 'night' : 'day'
   } },

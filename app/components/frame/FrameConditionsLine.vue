@@ -38,20 +38,22 @@ const shownMs = computed(() => (conditions.isWhatIf('day') || conditions.isWhatI
         <span class="small">{{ waters.water.name }}<template v-if="conditions.isWhatIf('day')">, what if</template></span>
         <span class="value">{{ dayText(shownMs, conditions.zone) }}</span>
       </template>
-      <FrameSettings />
-      <nav
-        class="small-index"
-        aria-label="Index, small screen"
-      >
-        <NuxtLink
-          v-for="tab in tabs"
-          :key="tab.name"
-          class="chip"
-          :to="tab.to"
+      <template #default="{ close }">
+        <FrameSettings @keys="close" />
+        <nav
+          class="small-index"
+          aria-label="Index, small screen"
         >
-          {{ tab.name }}
-        </NuxtLink>
-      </nav>
+          <NuxtLink
+            v-for="tab in tabs"
+            :key="tab.name"
+            class="chip"
+            :to="tab.to"
+          >
+            {{ tab.name }}
+          </NuxtLink>
+        </nav>
+      </template>
     </FrameMenu>
 
     <template v-if="waters.water">

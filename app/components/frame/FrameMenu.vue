@@ -23,7 +23,7 @@ const open = ref(false)
       </button>
     </template>
     <div class="sheet menu-body">
-      <slot />
+      <slot :close="() => { open = false }" />
       <button
         v-if="whatIf"
         type="button"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { formatDepth, formatWind, type Units } from '../../../core/units/format'
 
+const emit = defineEmits<{ keys: [] }>()
 const session = useSession()
 const keySheet = useShortcutSheet()
 const UNITS: { value: Units, label: string }[] = [{ value: 'us', label: 'feet and ounces' }, { value: 'metric', label: 'metres and grams' }]
@@ -16,6 +17,12 @@ onMounted(async () => {
     problem.value = `The list of waters cannot be read: ${error instanceof Error ? error.message : String(error)}`
   }
 })
+
+/** The menu makes room: one thing lies over the page, and Escape closes it. */
+function showKeys() {
+  emit('keys')
+  keySheet.open.value = true
+}
 
 async function save(change: Parameters<typeof session.set>[0]) {
   try {
@@ -135,7 +142,7 @@ async function save(change: Parameters<typeof session.set>[0]) {
       <button
         type="button"
         class="keys"
-        @click="keySheet.open.value = true"
+        @click="showKeys"
       >
         Keys of the keyboard
       </button>
