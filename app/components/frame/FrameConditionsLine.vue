@@ -39,7 +39,6 @@ const shownMs = computed(() => (conditions.isWhatIf('day') || conditions.isWhatI
         <span class="value">{{ dayText(shownMs, conditions.zone) }}</span>
       </template>
       <template #default="{ close }">
-        <FrameSettings @keys="close" />
         <nav
           class="small-index"
           aria-label="Index, small screen"
@@ -53,6 +52,7 @@ const shownMs = computed(() => (conditions.isWhatIf('day') || conditions.isWhatI
             {{ tab.name }}
           </NuxtLink>
         </nav>
+        <FrameSettings @keys="close" />
       </template>
     </FrameMenu>
 
@@ -211,7 +211,7 @@ const shownMs = computed(() => (conditions.isWhatIf('day') || conditions.isWhatI
 .phase { margin-left: auto; padding: 8px 18px 6px; display: flex; flex-direction: column; text-align: right; white-space: nowrap; }
 .phase-name { font-size: 18px; line-height: 22px; font-weight: 750; color: var(--now); }
 .readings { font: inherit; font-size: 14px; font-weight: 650; color: var(--now); background: none; border: 0; text-decoration: underline; text-underline-offset: 3px; padding: 0 14px; cursor: pointer; white-space: nowrap; }
-.small-index { display: none; gap: 6px; flex-wrap: wrap; margin-top: 12px; }
+.small-index { display: none; gap: 6px; flex-wrap: wrap; }
 .small-index .chip { text-decoration: none; min-height: 56px; display: flex; align-items: center; flex: 1; justify-content: center; }
 @media (max-width: 700px) {
   .small-index { display: flex; }
